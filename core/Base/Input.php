@@ -1,0 +1,189 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Base;
+
+/**
+ * A typed reader over untrusted decoded JSON: every value is asked for by name, type and bounds, every key that nobody
+ * asks for is refused, and every refusal names its place as a JSON Pointer (RFC 6901).
+ *
+ * Example: `Input::of($json)->keys(['size', 'tree'])->child('tree')->text('split')`.
+ */
+final readonly class Input
+{
+    private function __construct(private mixed $value, public string $path)
+    {
+    }
+
+    public static function of(mixed $value, string $path = ''): self
+    {
+        return new self($value, $path);
+    }
+
+    /**
+     * @param list<string> $allowed
+     *
+     * @throws Refusal `input.unknown_key`, so that a typing slip is never silently ignored
+     */
+    public function keys(array $allowed): self
+    {
+        foreach (array_keys($this->object()) as $key) {
+            if (!in_array((string) $key, $allowed, true)) {
+                throw Refusal::because('input.unknown_key', $this->pathTo((string) $key), ['key' => (string) $key, 'known' => $allowed]);
+            }
+        }
+
+        return $this;
+    }
+
+    public function has(string $key): bool
+    {
+        return array_key_exists($key, $this->object());
+    }
+
+    public function child(string $key): self
+    {
+        if (!$this->has($key)) {
+            throw Refusal::because('input.missing', $this->pathTo($key), ['key' => $key]);
+        }
+
+        return new self($this->object()[$key], $this->pathTo($key));
+    }
+
+    public function raw(): mixed
+    {
+        return $this->value;
+    }
+
+    public function text(string $key, int $most = 5000, int $least = 0): string
+    {
+        return $this->child($key)->asText($most, $least);
+    }
+
+    public function asText(int $most = 5000, int $least = 0): string
+    {
+        if (!is_string($this->value) || !mb_check_encoding($this->value, 'UTF-8')) {
+            throw $this->wrongType('text');
+        }
+        $length = mb_strlen($this->value);
+        if ($length < $least || $length > $most) {
+            throw Refusal::because('input.length', $this->path, ['length' => $length, 'least' => $least, 'most' => $most]);
+        }
+
+        return $this->value;
+    }
+
+    /** An identifier as commands carry them: 1 to 64 letters, digits, `-`, `_` or `.`. */
+    public function id(string $key): string
+    {
+        $id = $this->text($key, 64, 1);
+        if (preg_match('/^[A-Za-z0-9_.-]+$/D', $id) !== 1) {
+            throw Refusal::because('input.id', $this->pathTo($key), ['value' => $id]);
+        }
+
+        return $id;
+    }
+
+    public function int(string $key, int $least, int $most): int
+    {
+        return $this->child($key)->asInt($least, $most);
+    }
+
+    public function asInt(int $least, int $most): int
+    {
+        $value = is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15 ? (int) $this->value : $this->value;
+        if (!is_int($value)) {
+            throw $this->wrongType('a whole number');
+        }
+        if ($value < $least || $value > $most) {
+            throw Refusal::because('input.range', $this->path, ['value' => $value, 'least' => $least, 'most' => $most]);
+        }
+
+        return $value;
+    }
+
+    /** A decimal given as a JSON number, taken as whole thousandths: 1209.6 (mm) → 1209600 (µm). */
+    public function asThousandths(int $least, int $most): int
+    {
+        if ((!is_int($this->value) && !is_float($this->value)) || !is_finite((float) $this->value)) {
+            throw $this->wrongType('a number');
+        }
+        $thousandths = round($this->value * 1000);
+        if ($thousandths < $least || $thousandths > $most) {
+            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => (string) ($least / 1000), 'most' => (string) ($most / 1000)]);
+        }
+
+        return (int) $thousandths;
+    }
+
+    public function bool(string $key): bool
+    {
+        $child = $this->child($key);
+
+        return is_bool($child->value) ? $child->value : throw $child->wrongType('true or false');
+    }
+
+    /** @param list<string|int> $known */
+    public function choice(string $key, array $known): string|int
+    {
+        $child = $this->child($key);
+        if (!in_array($child->value, $known, true)) {
+            throw Refusal::because('input.choice', $child->path, ['value' => is_scalar($child->value) ? (string) $child->value : get_debug_type($child->value), 'known' => array_map(strval(...), $known)]);
+        }
+
+        /** @var string|int */
+        return $child->value;
+    }
+
+    /** @return list<self> */
+    public function list(string $key, int $most = 10000, int $least = 0): array
+    {
+        return $this->child($key)->asList($most, $least);
+    }
+
+    /** @return list<self> */
+    public function asList(int $most = 10000, int $least = 0): array
+    {
+        if (!is_array($this->value) || !array_is_list($this->value)) {
+            throw $this->wrongType('a list');
+        }
+        $count = count($this->value);
+        if ($count < $least || $count > $most) {
+            throw Refusal::because('input.count', $this->path, ['count' => $count, 'least' => $least, 'most' => $most]);
+        }
+
+        return array_map(fn (int $i) => new self($this->value[$i], $this->path.'/'.$i), array_keys($this->value));
+    }
+
+    /** @return array<string, self> the members by key */
+    public function members(): array
+    {
+        $members = [];
+        foreach ($this->object() as $key => $value) {
+            $members[(string) $key] = new self($value, $this->pathTo((string) $key));
+        }
+
+        return $members;
+    }
+
+    public function pathTo(string $key): string
+    {
+        return $this->path.'/'.strtr($key, ['~' => '~0', '/' => '~1']);
+    }
+
+    /** @return array<array-key, mixed> */
+    private function object(): array
+    {
+        if (!is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
+            throw $this->wrongType('an object');
+        }
+
+        return $this->value;
+    }
+
+    private function wrongType(string $wanted): Refusal
+    {
+        return Refusal::because('input.type', $this->path, ['wanted' => $wanted, 'given' => get_debug_type($this->value)]);
+    }
+}

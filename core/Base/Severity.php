@@ -1,0 +1,13 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Base;
+
+/** How much a finding matters: a *stop* blocks a release, a *caution* is a likely fault, a *note* is worth knowing. */
+enum Severity: string
+{
+    case Stop = 'stop';
+    case Caution = 'caution';
+    case Note = 'note';
+}

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Geometry;
+
+/** A split into columns runs along x, one into rows along y. */
+enum Axis: string
+{
+    case X = 'x';
+    case Y = 'y';
+
+    public static function ofSplit(string $split): self
+    {
+        return $split === 'columns' ? self::X : self::Y;
+    }
+
+    public function splitName(): string
+    {
+        return $this === self::X ? 'columns' : 'rows';
+    }
+
+    public function other(): self
+    {
+        return $this === self::X ? self::Y : self::X;
+    }
+}

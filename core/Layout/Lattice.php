@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Layout;
+
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Geometry\Size;
+
+/** Columns × rows over a canvas, to snap to or to carve panes from. Cell edges at floor((2iW + n) ÷ 2n): i·W ÷ n, rounded. */
+final readonly class Lattice
+{
+    private function __construct(private Size $canvas, private int $columns, private int $rows)
+    {
+    }
+
+    public static function of(Size $canvas, int $columns, int $rows): self
+    {
+        return new self($canvas, $columns, $rows);
+    }
+
+    /** @throws Refusal `lattice.beyond` when the cells reach past the grid */
+    public function cells(int $column, int $row, int $columns, int $rows): Rect
+    {
+        if ($column + $columns > $this->columns || $row + $rows > $this->rows) {
+            throw Refusal::because('lattice.beyond', '/cells', ['columns' => $this->columns, 'rows' => $this->rows]);
+        }
+        $left = self::edge($column, $this->canvas->width, $this->columns);
+        $top = self::edge($row, $this->canvas->height, $this->rows);
+
+        return Rect::of(
+            $left,
+            $top,
+            self::edge($column + $columns, $this->canvas->width, $this->columns) - $left,
+            self::edge($row + $rows, $this->canvas->height, $this->rows) - $top,
+        );
+    }
+
+    private static function edge(int $index, int $lengthPx, int $count): int
+    {
+        return intdiv(2 * $index * $lengthPx + $count, 2 * $count);
+    }
+}

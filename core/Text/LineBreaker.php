@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Text;
+
+use UpperPane\Core\Geometry\Rational;
+
+/**
+ * Lines of a text within a width: breaks where UAX #14 allows (ICU), with one difference that Chromium makes and we
+ * follow because it draws: no break after `/`. A word wider than the box stays whole and overflows, as in CSS
+ * `overflow-wrap: normal`. White space at a line's end hangs (CSS Text 3 §4.1.2).
+ */
+final class LineBreaker
+{
+    /** @return list<string> paragraphs, split at forced breaks */
+    public static function paragraphs(string $text): array
+    {
+        return preg_split('/\r\n|\r|\n/', $text) ?: [''];
+    }
+
+    /** @return list<string> the pieces of a paragraph between break opportunities; together they are the paragraph */
+    public static function pieces(string $paragraph): array
+    {
+        $iterator = \IntlBreakIterator::createLineInstance('en');
+        $iterator->setText($paragraph);
+        $pieces = [];
+        $start = 0;
+        foreach ($iterator as $end) {
+            if ($end > 0) {
+                $pieces[] = substr($paragraph, $start, $end - $start);
+                $start = $end;
+            }
+        }
+
+        return self::joinedAfterSlash($pieces);
+    }
+
+    /**
+     * @param list<string> $pieces
+     *
+     * @return list<string>
+     */
+    public static function lines(array $pieces, FontFace $face, int $sizePx, int $boxPx): array
+    {
+        $lines = [];
+        $line = '';
+        foreach ($pieces as $piece) {
+            if ($line !== '' && $face->widthPx(rtrim($line.$piece, ' '), $sizePx)->compare(Rational::of($boxPx)) > 0) {
+                $lines[] = rtrim($line, ' ');
+                $line = $piece;
+            } else {
+                $line .= $piece;
+            }
+        }
+        $lines[] = rtrim($line, ' ');
+
+        return $lines;
+    }
+
+    /**
+     * @param list<string> $pieces
+     *
+     * @return list<string>
+     */
+    private static function joinedAfterSlash(array $pieces): array
+    {
+        $joined = [];
+        foreach ($pieces as $piece) {
+            $last = array_key_last($joined);
+            if ($last !== null && str_ends_with($joined[$last], '/')) {
+                $joined[$last] .= $piece;
+            } else {
+                $joined[] = $piece;
+            }
+        }
+
+        return $joined;
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Text;
+
+use UpperPane\Core\Geometry\Rational;
+
+/** A text laid into a box: the size taken, its lines with their exact widths, the room used, and whether it overflows. */
+final readonly class SetText
+{
+    /** @param list<array{text: string, width: Rational}> $lines */
+    public function __construct(
+        public int $sizePx,
+        public array $lines,
+        public Rational $lineHeightPx,
+        public bool $overflows,
+        public bool $exact,
+        public Rational $capHeightPx,
+    ) {
+    }
+
+    public function widthPx(): Rational
+    {
+        return array_reduce($this->lines, static fn (Rational $most, array $line) => $line['width']->compare($most) > 0 ? $line['width'] : $most, Rational::of(0));
+    }
+
+    public function heightPx(): Rational
+    {
+        return $this->lineHeightPx->times(Rational::of(count($this->lines)));
+    }
+
+    /** @return array<string, mixed> as `bin/pane text` prints it */
+    public function toArray(): array
+    {
+        return [
+            'size' => $this->sizePx,
+            'lines' => array_map(static fn (array $line) => ['text' => $line['text'], 'width' => $line['width']->decimal(3)], $this->lines),
+            'used' => [$this->widthPx()->decimal(3), $this->heightPx()->decimal(3)],
+            'overflow' => $this->overflows,
+            'measured' => $this->exact ? 'exact' : 'approximate',
+            'cap_height_px' => $this->capHeightPx->decimal(3),
+        ];
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Text;
+
+enum TextMode: string
+{
+    case AsSet = 'as_set';
+    case Wrap = 'wrap';
+    case Shrink = 'shrink';
+    case WrapShrink = 'wrap_shrink';
+    case Ellipsis = 'ellipsis';
+
+    public function wraps(): bool
+    {
+        return $this === self::Wrap || $this === self::WrapShrink;
+    }
+
+    public function shrinks(): bool
+    {
+        return $this === self::Shrink || $this === self::WrapShrink;
+    }
+}

@@ -1,0 +1,130 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Time;
+
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Geometry\Rational;
+
+/**
+ * Entries that follow one another and begin again. With an interleave, one entry of a second list comes after every N of
+ * the first, both pointers going on across loops (model §6).
+ */
+final readonly class Playlist
+{
+    public const LONGEST_SEQUENCE = 10_000;
+    private const MOST_STEPS = 1_000_000;
+
+    /**
+     * @param list<array{id: string, ms: int}> $entries     enabled ones
+     * @param list<array{id: string, ms: int}> $interleaved enabled ones
+     */
+    private function __construct(private array $entries, private array $interleaved, private int $after)
+    {
+    }
+
+    /**
+     * @param list<array{id: string, ms: int}> $entries     enabled ones, ms ≥ 1
+     * @param list<array{id: string, ms: int}> $interleaved
+     * @param int                              $after       one of the second after so many of the first, ≥ 1
+     */
+    public static function of(array $entries, array $interleaved = [], int $after = 1): self
+    {
+        return new self($entries, $entries === [] ? [] : $interleaved, $after);
+    }
+
+    /** The first list alone, in ms. */
+    public function cycleMs(): int
+    {
+        return self::total($this->entries);
+    }
+
+    /** How many entries until both lists repeat together. */
+    public function periodEntries(): int
+    {
+        $first = count($this->entries);
+        $second = count($this->interleaved);
+        if ($first === 0 || $second === 0) {
+            return $first;
+        }
+        $round = Cycles::lcm($first, $this->after);
+        $inserted = intdiv($round, $this->after);
+        $rounds = intdiv(Cycles::lcm($inserted, $second), $inserted);
+
+        return Rational::product($rounds, $round + $inserted);
+    }
+
+    /** Until both lists repeat together, in ms. */
+    public function periodMs(): int
+    {
+        $first = count($this->entries);
+        $second = count($this->interleaved);
+        if ($first === 0 || $second === 0) {
+            return $this->cycleMs();
+        }
+        $perLoop = $this->after + 1;
+        $inserted = intdiv($this->periodEntries(), $perLoop);
+
+        return Rational::sum(
+            Rational::product(intdiv($inserted * $this->after, $first), $this->cycleMs()),
+            Rational::product(intdiv($inserted, $second), self::total($this->interleaved)),
+        );
+    }
+
+    /** @return list<string> ids of one period, at most {@see LONGEST_SEQUENCE} */
+    public function sequence(): array
+    {
+        $ids = [];
+        for ($step = 0, $count = min($this->periodEntries(), self::LONGEST_SEQUENCE); $step < $count; ++$step) {
+            $ids[] = $this->step($step)['id'];
+        }
+
+        return $ids;
+    }
+
+    /**
+     * What shows t ms after the start; an entry holds from its start up to, not including, its end.
+     *
+     * @return array{entry: ?string, since_ms: int, left_ms: int}
+     *
+     * @throws Refusal `playlist.period_too_long` when finding it would take more than a million steps
+     */
+    public function at(int $tMs): array
+    {
+        $period = $this->periodMs();
+        if ($period === 0) {
+            return ['entry' => null, 'since_ms' => 0, 'left_ms' => 0];
+        }
+        $left = $tMs % $period;
+        for ($step = 0; $step < self::MOST_STEPS; ++$step) {
+            $entry = $this->step($step);
+            if ($left < $entry['ms']) {
+                return ['entry' => $entry['id'], 'since_ms' => $left, 'left_ms' => $entry['ms'] - $left];
+            }
+            $left -= $entry['ms'];
+        }
+        throw Refusal::because('playlist.period_too_long', '/interleave', ['entries' => $this->periodEntries()]);
+    }
+
+    /** @return array{id: string, ms: int} */
+    private function step(int $step): array
+    {
+        if ($this->interleaved === []) {
+            return $this->entries[$step % count($this->entries)];
+        }
+        $perLoop = $this->after + 1;
+        $round = intdiv($step, $perLoop);
+        $place = $step % $perLoop;
+
+        return $place === $this->after
+            ? $this->interleaved[$round % count($this->interleaved)]
+            : $this->entries[($round * $this->after + $place) % count($this->entries)];
+    }
+
+    /** @param list<array{id: string, ms: int}> $entries */
+    private static function total(array $entries): int
+    {
+        return array_reduce($entries, static fn (int $sum, array $entry) => Rational::sum($sum, $entry['ms']), 0);
+    }
+}

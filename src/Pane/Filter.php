@@ -1,0 +1,99 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Pane;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+
+/** `bin/pane` without its streams: arguments and text in; exit code, output and error text out. */
+final readonly class Filter
+{
+    private const MOST_BYTES = 16_777_216;
+
+    /** @param list<Command> $commands */
+    public function __construct(private array $commands)
+    {
+    }
+
+    public static function standard(): self
+    {
+        return new self([
+            new SurfaceCommand(), new GlazeCommand(), new LatticeCommand(), new FitCommand(), new PlaylistCommand(), new PeriodCommand(),
+        ]);
+    }
+
+    /**
+     * @param list<string>      $arguments
+     * @param callable(): string $read     standard input, read only when the command wants it
+     *
+     * @return array{int, string, string} exit code, standard output, standard error
+     */
+    public function run(array $arguments, callable $read): array
+    {
+        try {
+            return [0, self::json($this->answer($arguments, $read)), ''];
+        } catch (Refusal $refusal) {
+            return [2, '', self::json(['error' => $refusal->toArray()])];
+        } catch (\Throwable $fault) {
+            $error = Refusal::because('pane.our_fault', '', ['what' => $fault->getMessage()]);
+
+            return [1, '', self::json(['error' => $error->toArray()])];
+        }
+    }
+
+    /**
+     * @param list<string>      $arguments
+     * @param callable(): string $read
+     *
+     * @return array<string, mixed>
+     */
+    private function answer(array $arguments, callable $read): array
+    {
+        $name = $arguments[0] ?? '';
+        $wanted = match ($name) {
+            'list' => 1,
+            'schema' => 2,
+            default => 1,
+        };
+        if (count($arguments) > $wanted) {
+            throw Refusal::because('pane.argument', '', ['argument' => $arguments[$wanted]]);
+        }
+
+        return match ($name) {
+            'list' => ['commands' => array_map(static fn (Command $command) => $command->name(), $this->commands)],
+            'schema' => ['$schema' => 'https://json-schema.org/draft/2020-12/schema'] + $this->command($arguments[1] ?? '')->schema(),
+            default => $this->command($name)->run(self::decode($read())),
+        };
+    }
+
+    private function command(string $name): Command
+    {
+        foreach ($this->commands as $command) {
+            if ($command->name() === $name) {
+                return $command;
+            }
+        }
+        throw Refusal::because('pane.command_unknown', '', ['name' => $name, 'known' => array_map(static fn (Command $command) => $command->name(), $this->commands)]);
+    }
+
+    private static function decode(string $text): Input
+    {
+        if (strlen($text) > self::MOST_BYTES) {
+            throw Refusal::because('input.too_large', '', ['bytes' => strlen($text), 'most' => self::MOST_BYTES]);
+        }
+        try {
+            $value = json_decode($text, true, 128, \JSON_THROW_ON_ERROR);
+        } catch (\JsonException $broken) {
+            throw Refusal::because('input.json', '', ['what' => $broken->getMessage()]);
+        }
+
+        return Input::of($value);
+    }
+
+    private static function json(mixed $value): string
+    {
+        return json_encode($value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_THROW_ON_ERROR)."\n";
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Pane;
+
+use UpperPane\Core\Geometry\Size;
+
+/** The pieces that the commands' JSON Schemas share. */
+final class Schema
+{
+    /**
+     * @param array<string, mixed> $properties
+     * @param list<string>         $required
+     *
+     * @return array<string, mixed>
+     */
+    public static function object(array $properties, array $required): array
+    {
+        return ['type' => 'object', 'properties' => $properties, 'required' => $required, 'additionalProperties' => false];
+    }
+
+    /** @return array<string, mixed> */
+    public static function whole(int $least, int $most): array
+    {
+        return ['type' => 'integer', 'minimum' => $least, 'maximum' => $most];
+    }
+
+    /** @return array<string, mixed> `[width, height]` in px */
+    public static function size(): array
+    {
+        return self::tuple(self::whole(1, Size::LARGEST_PX), 2);
+    }
+
+    /** @return array<string, mixed> */
+    public static function positive(): array
+    {
+        return ['type' => 'number', 'minimum' => 0];
+    }
+
+    /**
+     * @param array<string, mixed> $item
+     *
+     * @return array<string, mixed>
+     */
+    public static function tuple(array $item, int $count): array
+    {
+        return ['type' => 'array', 'items' => $item, 'minItems' => $count, 'maxItems' => $count];
+    }
+
+    /** @return array<string, mixed> */
+    public static function id(): array
+    {
+        return ['type' => 'string', 'pattern' => '^[A-Za-z0-9_.-]{1,64}$'];
+    }
+}
