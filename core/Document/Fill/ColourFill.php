@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Document\Fill;
+
+use UpperPane\Core\Base\Input;
+
+final readonly class ColourFill implements Fill
+{
+    private function __construct(public Colour $colour)
+    {
+    }
+
+    public static function parse(Input $input): self
+    {
+        $input->keys(['kind', 'colour']);
+
+        return new self(Colour::parse($input->child('colour')));
+    }
+
+    public function kind(): FillKind
+    {
+        return FillKind::Colour;
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'colour', 'colour' => $this->colour->hex];
+    }
+
+    public function mediaIds(): array
+    {
+        return [];
+    }
+}

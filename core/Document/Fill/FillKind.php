@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Document\Fill;
+
+enum FillKind: string
+{
+    case Empty = 'empty';
+    case Colour = 'colour';
+    case Picture = 'picture';
+    case Video = 'video';
+    case Text = 'text';
+    case Clock = 'clock';
+    case Playlist = 'playlist';
+}

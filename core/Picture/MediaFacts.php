@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Picture;
+
+use UpperPane\Core\Geometry\Size;
+
+/**
+ * What is known of one medium of the Stock. `size` is as shown: EXIF orientation, video rotation and pixel ratio applied.
+ * It is null until the worker has looked; `durationMs` is null for pictures.
+ */
+final readonly class MediaFacts
+{
+    public function __construct(
+        public string $id,
+        public string $name,
+        public string $sha256,
+        public string $mime,
+        public int $bytes,
+        public ?Size $size,
+        public ?int $durationMs,
+    ) {
+    }
+
+    public function isVideo(): bool
+    {
+        return str_starts_with($this->mime, 'video/');
+    }
+}

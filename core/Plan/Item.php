@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Document\Fill\Fill;
+use UpperPane\Core\Document\Fill\Transition;
+use UpperPane\Core\Picture\Fit;
+use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Text\SetText;
+
+/** One thing a zone shows for a time: how it is drawn, and the facts the preflight judges it by. */
+final readonly class Item
+{
+    /**
+     * @param ?string              $entry      id of the playlist entry; null when the fill stands alone
+     * @param ?int                 $ms         null: for as long as the zone shows it
+     * @param array<string, mixed> $drawing    `kind` and what the renderer draws; px in thousandths where the key ends in _mpx
+     * @param ?int                 $contentMs  how long the content itself is, where it has a length
+     */
+    public function __construct(
+        public Fill $fill,
+        public array $drawing,
+        public ?string $entry = null,
+        public ?int $ms = null,
+        public ?Transition $transition = null,
+        public ?Fit $fit = null,
+        public ?SetText $set = null,
+        public ?MediaFacts $media = null,
+        public ?int $contentMs = null,
+    ) {
+    }
+
+    public function inEntry(string $entry, int $ms, Transition $transition): self
+    {
+        return new self($this->fill, $this->drawing, $entry, $ms, $transition, $this->fit, $this->set, $this->media, $this->contentMs);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'entry' => $this->entry,
+            'ms' => $this->ms,
+            'transition' => $this->transition?->toArray() ?? ['kind' => 'cut', 'ms' => 0],
+        ] + $this->drawing;
+    }
+}

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Picture\MediaShelf;
+use UpperPane\Core\Text\Fonts;
+
+/** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon and the reflow scale. */
+final readonly class PlanContext
+{
+    public const HORIZON_MS = 14 * 86_400_000;
+
+    public function __construct(
+        public MediaShelf $media,
+        public Fonts $fonts,
+        public \DateTimeZone $zone,
+        public int $fromMs,
+        public Rational $scale,
+    ) {
+    }
+
+    public function untilMs(): int
+    {
+        return $this->fromMs + self::HORIZON_MS;
+    }
+
+    /** A length in design px on this surface, at least 1 where it was at least 1. */
+    public function px(int $designPx): int
+    {
+        return $designPx === 0 ? 0 : max(1, $this->scale->times(Rational::of($designPx))->round());
+    }
+
+    public function scaledBy(Rational $scale): self
+    {
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale);
+    }
+}

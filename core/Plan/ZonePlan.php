@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Document\Zone;
+use UpperPane\Core\Geometry\Ratio;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Time\Playlist;
+
+/** One zone of a plan: where it is, and what it shows in turn. */
+final readonly class ZonePlan
+{
+    /** @param list<Item> $items what is shown in turn; disabled entries left out; a standby when there is nothing */
+    public function __construct(public string $sceneId, public Zone $zone, public Rect $rect, public array $items)
+    {
+    }
+
+    /** JSON Pointer into the design document. */
+    public function path(): string
+    {
+        return "/scenes/{$this->sceneId}/zones/{$this->zone->id}";
+    }
+
+    /** One round of its content in ms; null when it shows one thing for as long as it lasts. */
+    public function cycleMs(): ?int
+    {
+        return $this->items[0]->ms === null ? null : $this->playlist()->cycleMs();
+    }
+
+    /**
+     * What shows t ms after the scene began.
+     *
+     * @return array{entry: ?string, since_ms: int, left_ms: ?int}
+     */
+    public function at(int $tMs): array
+    {
+        return $this->items[0]->ms === null
+            ? ['entry' => null, 'since_ms' => $tMs, 'left_ms' => null]
+            : $this->playlist()->at($tMs);
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->zone->id,
+            'letter' => $this->zone->letter,
+            'name' => $this->zone->name,
+            'rect' => $this->rect->toArray(),
+            'ratio' => Ratio::of($this->rect->size())->toArray(),
+            'cycle_ms' => $this->cycleMs(),
+            'items' => array_map(static fn (Item $item) => $item->toArray(), $this->items),
+        ];
+    }
+
+    private function playlist(): Playlist
+    {
+        return Playlist::of(array_map(static fn (Item $item) => ['id' => (string) $item->entry, 'ms' => (int) $item->ms], $this->items));
+    }
+}

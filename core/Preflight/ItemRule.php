@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Preflight;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+
+/** A rule that looks at each thing a zone shows; it names the entry where there are several. */
+abstract class ItemRule implements Rule
+{
+    public function check(ZonePlan $zone): array
+    {
+        return array_values(array_filter(array_map(fn (Item $item) => $this->judge($item, $zone), $zone->items)));
+    }
+
+    abstract protected function judge(Item $item, ZonePlan $zone): ?Finding;
+
+    /** @param array<string, string|int> $params */
+    protected function finding(string $code, Severity $severity, ZonePlan $zone, Item $item, array $params = []): Finding
+    {
+        $where = $item->entry === null ? '' : '/fill/entries/'.$item->entry;
+
+        return Finding::of($code, $severity, $zone->path().$where, [
+            'zone' => $zone->zone->id, 'letter' => $zone->zone->letter, 'entry' => $item->entry ?? '', 'what' => $item->media->name ?? '',
+        ] + $params);
+    }
+
+    protected static function percent(Rational $share): string
+    {
+        return (string) $share->times(Rational::of(100))->decimal(1);
+    }
+}

@@ -1,0 +1,24 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Preflight\Rule;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Document\Fill\EmptyFill;
+use UpperPane\Core\Document\Fill\FillKind;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\ItemRule;
+
+/** A pane that shows nothing: the public would see standby there. */
+final class EmptyPane extends ItemRule
+{
+    protected function judge(Item $item, ZonePlan $zone): ?Finding
+    {
+        return $item->fill instanceof EmptyFill && $zone->zone->fill->kind() !== FillKind::Playlist
+            ? $this->finding('zone.empty', Severity::Stop, $zone, $item)
+            : null;
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Preflight\Rule;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Document\Fill\MediaFill;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\ItemRule;
+
+/** A picture or video that is not in the Stock, or that the worker has not looked at yet. */
+final class MissingFile extends ItemRule
+{
+    protected function judge(Item $item, ZonePlan $zone): ?Finding
+    {
+        if (!$item->fill instanceof MediaFill || $item->fit !== null) {
+            return null;
+        }
+
+        return $this->finding($item->media === null ? 'media.missing' : 'media.not_ready', Severity::Stop, $zone, $item);
+    }
+}

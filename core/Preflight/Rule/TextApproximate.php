@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Preflight\Rule;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\ItemRule;
+
+/** A text with characters its face lacks: the browser draws them with another face, so its size is a guess. */
+final class TextApproximate extends ItemRule
+{
+    protected function judge(Item $item, ZonePlan $zone): ?Finding
+    {
+        return $item->set?->exact === false
+            ? $this->finding('text.approximate', Severity::Note, $zone, $item, ['font' => (string) $item->drawing['font']])
+            : null;
+    }
+}

@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Preflight\Rule;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\ItemRule;
+
+/** A video that its playlist entry ends before it has ended. */
+final class VideoLongerThanSlot extends ItemRule
+{
+    protected function judge(Item $item, ZonePlan $zone): ?Finding
+    {
+        if ($item->media?->isVideo() !== true || $item->ms === null || $item->contentMs === null || $item->contentMs <= $item->ms) {
+            return null;
+        }
+
+        return $this->finding('video.longer_than_slot', Severity::Caution, $zone, $item, [
+            'video_s' => (string) Rational::of($item->contentMs, 1000)->decimal(1),
+            'slot_s' => (string) Rational::of($item->ms, 1000)->decimal(1),
+        ]);
+    }
+}
