@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 /*
- * code → [what is wrong and why, how to mend it]; ICU MessageFormat. A single quote that is text is written ''.
+ * code → [what is wrong and why, how to mend it]; ICU MessageFormat. Apostrophes are typographic (’): a straight one quotes in ICU.
  */
 return [
     'input.json' => ['This is not JSON: {what}.', 'Send one JSON document.'],
@@ -63,4 +63,31 @@ return [
     'video.longer_than_slot' => ['“{what}” in {letter} lasts {video_s} s but its entry only {slot_s} s: its end is never seen.', 'Set the duration to “as long as its content”, or shorten the video.'],
     'text.overflows' => ['The text of {letter} does not fit at {size} px.', 'Shorten it, let it wrap or shrink, or enlarge the zone.'],
     'text.approximate' => ['{font} lacks characters of the text in {letter}; its size is an estimate.', 'Check it on the player, or choose a face that has them.'],
+
+    'session.wrong' => ['The address or the password is wrong.', 'Check both and try again.'],
+    'session.wait' => ['Too many wrong passwords for this address.', 'Wait {seconds} s, then try again.'],
+    'session.needed' => ['You are not signed in.', 'Sign in; what you have typed is kept.'],
+    'session.csrf' => ['This page is older than your sign-in.', 'Load the page again; what you have typed is kept.'],
+    'right.missing' => ['Your role ({role}) may not do this.', 'Ask an administrator or someone whose work it is.'],
+    'address.absent' => ['There is no such {what}.', 'Check the address, or go back to the Elevation.'],
+    'address.refused' => ['This cannot be asked here.', 'Check the address and the method.'],
+    'service.database_away' => ['The database cannot be reached.', 'Nothing is lost: it is sent again as soon as the database is back.'],
+    'service.fault' => ['Something went wrong on our side (number {number}).', 'Try again; if it stays, tell an administrator the number.'],
+    'design.changed_since' => ['{who} changed the same place meanwhile ({what}).', 'Look at both versions and choose one.'],
+    'undo.nothing' => ['There is nothing of yours to take back or do again.', 'Other people’s changes can be taken back only by them.'],
+    'undo.changed_since' => ['{who} has since changed the same place ({what}).', 'Change it by hand, so that nobody’s work is lost.'],
+    'undo.impossible' => ['This cannot be taken back any more: {why}', 'Change it by hand.'],
+    'stock.no_file' => ['No file came with the request.', 'Choose a file and send it again.'],
+    'stock.upload_broken' => ['The file did not arrive whole: {why}', 'Send it again.'],
+    'stock.empty' => ['“{name}” has 0 bytes.', 'Export the file again.'],
+    'stock.type' => ['“{name}” is {mime} by its content, whatever its name says.', 'Use one of: {known}.'],
+    'stock.unreadable' => ['The file cannot be read: {why}.', 'Export it again and add the new file.'],
+    'stock.side_too_long' => ['{width} × {height} px is beyond the {most} px that players can draw.', 'Scale it down so that no side is longer than {most} px.'],
+    'stock.in_use' => ['“{name}” is used in: {designs}.', 'Replace it there first.'],
+    'release.revision' => ['The design has moved on to revision {revision}.', 'Look at it again, then release.'],
+    'release.stopped' => ['{count} findings stop this release.', 'Mend them; each finding leads to its place.'],
+    'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the player should show.'],
+    'hand_off.other_surface' => ['{player} does not show {surface}.', 'Choose a release made for its surface.'],
+    'pairing.closed' => ['Pairing is not open for {code}.', 'Open it in Hand-off, then load this page again.'],
+    'pairing.token' => ['The player’s token is not valid any more.', 'Pair the player again.'],
 ];

@@ -1,0 +1,57 @@
+# Brings a bare Debian 12 to where the app runs: packages, PHP and JavaScript libraries, the built front end.
+# Each step is skipped when it has been done for the very same input. Needs: say.sh, ROOT.
+
+RUN_PACKAGES="mariadb-server nginx-light php8.2-cli php8.2-fpm php8.2-mysql php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip php8.2-curl ffmpeg fonts-roboto-unhinted fonts-lato php-symfony-password-hasher"
+TEST_PACKAGES="chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl curl"
+
+missing_packages() {
+  local package
+  for package in "$@"; do
+    dpkg-query -W -f='${Status}' "$package" 2>/dev/null | grep -q 'install ok installed' || printf '%s ' "$package"
+  done
+}
+
+install_packages() {
+  local missing
+  missing=$(missing_packages "$@")
+  [ -z "$missing" ] && return 0
+  [ "$(id -u)" = 0 ] || fail "These Debian packages are missing: $missing" "Run this once as root, or: apt-get install $missing"
+  step "Looking up Debian packages" apt-get update
+  # Everything at once: installing PHP extensions one by one would move PHP between versions.
+  # shellcheck disable=SC2086
+  step "Installing Debian packages ($missing)" env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends $missing
+}
+
+# Does a step unless the stamp says that it was done for the same files.
+once_for() {
+  local stamp=$ROOT/var/stamps/$1 what=$2 files=$3 sum
+  shift 3
+  # shellcheck disable=SC2086
+  sum=$(cd "$ROOT" && find $files -type f -not -path '*/node_modules/*' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum)
+  [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$sum" ] && return 0
+  step "$what" "$@" || return 1
+  mkdir -p "${stamp%/*}"
+  printf '%s' "$sum" >"$stamp"
+}
+
+install_php_libraries() {
+  (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress && chmod -R a+rX vendor)
+}
+install_js_libraries() { (cd "$ROOT" && npm ci --no-audit --no-fund); }
+build_front_end() { (cd "$ROOT" && npx vite build && chmod -R a+rX public); }
+publish_fonts() { (cd "$ROOT" && APP_ENV=prod bin/console app:fonts && chmod -R a+rX public); }
+
+prepare_machine() {
+  # shellcheck disable=SC2086
+  install_packages $RUN_PACKAGES "$@"
+  command -v composer >/dev/null || install_packages composer
+  command -v node >/dev/null || install_packages nodejs npm
+  [ -d "$ROOT/vendor" ] || rm -f "$ROOT/var/stamps/php"
+  [ -d "$ROOT/node_modules" ] || rm -f "$ROOT/var/stamps/js"
+  [ -f "$ROOT/public/build/index.html" ] || rm -f "$ROOT/var/stamps/front"
+  [ -f "$ROOT/public/fonts/manifest.php" ] || rm -f "$ROOT/var/stamps/fonts"
+  once_for php "Installing PHP libraries" "composer.json" install_php_libraries &&
+    once_for js "Installing JavaScript libraries" "package.json package-lock.json" install_js_libraries &&
+    once_for fonts "Publishing fonts" "config/fonts.php src/Adapter/FontLibrary.php core/Text/FontReader.php" publish_fonts &&
+    once_for front "Building the front end" "frontend vite.config.ts package.json" build_front_end
+}

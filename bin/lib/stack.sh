@@ -1,0 +1,202 @@
+# One running copy of the app: MariaDB, PHP-FPM, nginx and a worker, on loopback, all below one folder.
+# Needs: say.sh, ROOT; set before: STACK (the folder), HOST, PORT.
+
+port_is_busy() { (exec 3<>"/dev/tcp/$1/$2") 2>/dev/null; }
+
+free_port() {
+  local port
+  for port in $(shuf -i 20000-29999 -n 50); do
+    port_is_busy 127.0.0.1 "$port" || { printf '%s' "$port"; return 0; }
+  done
+  return 1
+}
+
+is_ours() { [ -n "$1" ] && [ -r "/proc/$1/cmdline" ] && tr '\0' ' ' <"/proc/$1/cmdline" | grep -qF "$STACK"; }
+
+stop_one() {
+  local file=$STACK/run/$1.pid pid
+  [ -f "$file" ] || return 0
+  pid=$(head -n 1 "$file")
+  if is_ours "$pid"; then
+    kill "$pid" 2>/dev/null
+    for _ in $(seq 1 200); do [ -d "/proc/$pid" ] || break; sleep 0.05; done
+    [ -d "/proc/$pid" ] && kill -9 "$pid" 2>/dev/null
+  fi
+  rm -f "$file"
+}
+
+stop_stack() { for part in worker nginx fpm mariadb; do stop_one "$part"; done; }
+
+clear_left_overs() {
+  local part pid
+  for part in worker nginx fpm mariadb; do
+    pid=$(head -n 1 "$STACK/run/$part.pid" 2>/dev/null || true)
+    if is_ours "$pid"; then
+      say "Stopping a left-over $part (process $pid) of an earlier start"
+    fi
+    stop_one "$part"
+  done
+}
+
+# Whose processes: www-data and mysql when we are root and they can read the project, else our own.
+web_user() {
+  if [ "$(id -u)" = 0 ] && setpriv --reuid=www-data --regid=www-data --clear-groups test -r "$ROOT/public/index.php"; then printf 'www-data'; else id -un; fi
+}
+
+as_mysql() { if [ "$(id -u)" = 0 ]; then setpriv --reuid=mysql --regid=mysql --clear-groups "$@"; else "$@"; fi; }
+
+sql() { mariadb --no-defaults --socket="$STACK/run/mysql.sock" -u "$(if [ "$(id -u)" = 0 ]; then echo root; else id -un; fi)" -N -e "$1" "${@:2}"; }
+
+start_mariadb() {
+  mkdir -p "$STACK/run" "$STACK/mariadb" "$STACK/log"
+  if [ "$(id -u)" = 0 ]; then chown mysql "$STACK/mariadb"; chmod 777 "$STACK/run" "$STACK/log"; fi
+  if [ ! -f "$STACK/mariadb/.complete" ]; then
+    rm -rf "${STACK:?}/mariadb"; mkdir -p "$STACK/mariadb"
+    [ "$(id -u)" = 0 ] && chown mysql "$STACK/mariadb"
+    as_mysql mariadb-install-db --no-defaults --datadir="$STACK/mariadb" --auth-root-authentication-method=socket --skip-test-db >"$STACK/log/install-db.log" 2>&1 ||
+      fail "MariaDB could not lay out its data folder." "See $STACK/log/install-db.log"
+    touch "$STACK/mariadb/.complete"
+  fi
+  [ -f "$STACK/db-port" ] || free_port >"$STACK/db-port"
+  if port_is_busy 127.0.0.1 "$(cat "$STACK/db-port")"; then free_port >"$STACK/db-port"; fi
+  [ -f "$STACK/db-password" ] || head -c 18 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$STACK/db-password"
+  chmod 600 "$STACK/db-password"
+  as_mysql mariadbd --no-defaults --datadir="$STACK/mariadb" --socket="$STACK/run/mysql.sock" --pid-file="$STACK/run/mariadb.pid" \
+    --bind-address=127.0.0.1 --port="$(cat "$STACK/db-port")" --log-error="$STACK/log/mariadb.log" --skip-name-resolve \
+    --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit="${FLUSH:-1}" --max-allowed-packet=64M >/dev/null 2>&1 &
+  for _ in $(seq 1 400); do
+    sql 'SELECT 1' >/dev/null 2>&1 && break
+    sleep 0.05
+  done
+  sql 'SELECT 1' >/dev/null 2>&1 || fail "MariaDB did not start." "See $STACK/log/mariadb.log"
+}
+
+make_database() {
+  sql "CREATE DATABASE IF NOT EXISTS upper_pane CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;
+    CREATE USER IF NOT EXISTS 'upper_pane'@'127.0.0.1' IDENTIFIED BY '$(cat "$STACK/db-password")';
+    ALTER USER 'upper_pane'@'127.0.0.1' IDENTIFIED BY '$(cat "$STACK/db-password")';
+    GRANT ALL ON upper_pane.* TO 'upper_pane'@'127.0.0.1';" || fail "The database could not be made." "See $STACK/log/mariadb.log"
+}
+
+export_settings() {
+  [ -f "$STACK/secret" ] || head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$STACK/secret"
+  export UPPER_PANE_VAR=$STACK UPPER_PANE_SECRET UPPER_PANE_DATABASE APP_ENV=${APP_ENV:-prod}
+  UPPER_PANE_SECRET=$(cat "$STACK/secret")
+  UPPER_PANE_DATABASE="mysql://upper_pane:$(cat "$STACK/db-password")@127.0.0.1:$(cat "$STACK/db-port")/upper_pane"
+  UPPER_PANE_CLOCK=$(clock_setting) || exit 1
+  export UPPER_PANE_CLOCK
+}
+
+# UPPER_PANE_NOW (an instant, with or without /frozen) → what the app's clock takes.
+clock_setting() {
+  local now=${UPPER_PANE_NOW:-} wanted
+  [ -z "$now" ] && return 0
+  wanted=$(date -d "${now%/frozen}" +%s%3N 2>/dev/null) || fail "UPPER_PANE_NOW=$now is no instant." "Write it like 2026-03-14T08:15:00Z, with /frozen behind it to stop the clock."
+  case $now in */frozen) printf 'frozen:%s' "$wanted" ;; *) printf '%s' "$((wanted - $(date +%s%3N)))" ;; esac
+}
+
+start_fpm() {
+  local user
+  user=$(web_user)
+  cat >"$STACK/run/fpm.conf" <<CONF
+[global]
+pid = $STACK/run/fpm.pid
+error_log = $STACK/log/fpm.log
+[pane]
+$(if [ "$(id -u)" = 0 ]; then echo "user = $user"; echo "group = $(id -gn "$user")"; echo "listen.mode = 0666"; fi)
+listen = $STACK/run/fpm.sock
+pm = static
+pm.max_children = ${FPM_CHILDREN:-6}
+clear_env = no
+catch_workers_output = yes
+php_admin_value[upload_max_filesize] = 1024M
+php_admin_value[post_max_size] = 1030M
+php_admin_value[memory_limit] = 512M
+php_admin_value[display_errors] = 0
+php_admin_value[log_errors] = 1
+php_admin_value[error_log] = $STACK/log/php.log
+php_admin_value[realpath_cache_size] = 4096K
+CONF
+  "$(command -v php-fpm8.2 || command -v /usr/sbin/php-fpm8.2)" --nodaemonize $([ "$user" = root ] && echo -R) --fpm-config "$STACK/run/fpm.conf" \
+    -d opcache.enable=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.interned_strings_buffer=16 \
+    -d pcov.enabled=0 >"$STACK/log/fpm.out" 2>&1 &
+  for _ in $(seq 1 200); do [ -S "$STACK/run/fpm.sock" ] && return 0; sleep 0.05; done
+  fail "PHP-FPM did not start." "See $STACK/log/fpm.log"
+}
+
+start_nginx() {
+  local user policy
+  user=$(web_user)
+  policy=$(sed -n "s/.*const POLICY = \"\(.*\)\";/\1/p" "$ROOT/src/Security/HeadersListener.php")
+  mkdir -p "$STACK/run/nginx" "$STACK/published/orders" "$STACK/published/released" "$STACK/media"
+  cat >"$STACK/run/nginx.conf" <<CONF
+$([ "$(id -u)" = 0 ] && echo "user $user;")
+worker_processes 1;
+daemon off;
+pid $STACK/run/nginx.pid;
+error_log $STACK/log/nginx.log warn;
+events { worker_connections 512; }
+http {
+  include /etc/nginx/mime.types;
+  types { font/ttf ttf; }
+  default_type application/octet-stream;
+  access_log off;
+  sendfile on;
+  tcp_nopush on;
+  keepalive_requests 100000;
+  gzip on;
+  gzip_types text/css text/javascript application/javascript application/json image/svg+xml font/ttf;
+  gzip_min_length 1024;
+  client_max_body_size 1030m;
+  client_body_temp_path $STACK/run/nginx/body;
+  fastcgi_temp_path $STACK/run/nginx/fastcgi;
+  proxy_temp_path $STACK/run/nginx/proxy;
+  uwsgi_temp_path $STACK/run/nginx/uwsgi;
+  scgi_temp_path $STACK/run/nginx/scgi;
+  server_tokens off;
+  server {
+    listen $HOST:$PORT;
+    root $ROOT/public;
+    add_header X-Content-Type-Options nosniff;
+    add_header Content-Security-Policy "$policy";
+    location /build/ { expires 1y; try_files \$uri =404; }
+    location /build/index.html { internal; }
+    location /fonts/ { expires 1y; location ~ \.php\$ { return 404; } }
+    location /orders/ { root $STACK/published; etag off; gzip off; add_header Cache-Control no-cache; }
+    location /released/ { root $STACK/published; add_header Cache-Control "public, max-age=31536000, immutable"; }
+    location /stored/ { internal; alias $STACK/media/; }
+    location / {
+      include /etc/nginx/fastcgi_params;
+      fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
+      fastcgi_param SCRIPT_NAME /index.php;
+      fastcgi_pass unix:$STACK/run/fpm.sock;
+      fastcgi_buffers 16 64k;
+      fastcgi_buffer_size 64k;
+      fastcgi_read_timeout 120s;
+    }
+  }
+}
+CONF
+  "$(command -v nginx || echo /usr/sbin/nginx)" -c "$STACK/run/nginx.conf" -e "$STACK/log/nginx.log" >"$STACK/log/nginx.out" 2>&1 &
+  for _ in $(seq 1 200); do port_is_busy "$HOST" "$PORT" && return 0; sleep 0.05; done
+  fail "nginx did not start." "See $STACK/log/nginx.log"
+}
+
+# The worker starts again whenever it ends, until it is stopped.
+start_worker() {
+  STACK=$STACK ROOT=$ROOT bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM INT
+    while :; do "$ROOT/bin/console" app:worker >>"$STACK/log/worker.log" 2>&1 & child=$!; wait $child; sleep 1; done' "worker of $STACK" &
+  echo $! >"$STACK/run/worker.pid"
+}
+
+start_web() {
+  local user
+  user=$(web_user)
+  rm -rf "$STACK/cache"
+  "$ROOT/bin/console" cache:warmup >"$STACK/log/cache.log" 2>&1 || fail "The app could not be prepared." "$(tail -n 5 "$STACK/log/cache.log")"
+  mkdir -p "$STACK/published" "$STACK/media" "$STACK/fonts"
+  cp -rn "$ROOT/var/fonts/." "$STACK/fonts/" 2>/dev/null || true
+  [ "$user" != root ] && [ "$(id -u)" = 0 ] && chown -R "$user" "$STACK/cache" "$STACK/published" "$STACK/media" "$STACK/fonts" && chmod 755 "$STACK"
+  start_fpm
+  start_nginx
+}

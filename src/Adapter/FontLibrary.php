@@ -1,0 +1,89 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Adapter;
+
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Text\FontFace;
+use UpperPane\Core\Text\FontReader;
+use UpperPane\Core\Text\Fonts;
+
+/**
+ * The faces the app serves, measured from the very files it serves. Their tables are compiled once per SHA-256 into a PHP
+ * array file, which OPcache shares between processes.
+ */
+final class FontLibrary implements Fonts
+{
+    /** @var array<string, FontFace> */
+    private array $loaded = [];
+
+    public function __construct(private readonly string $projectDir, private readonly string $varDir)
+    {
+    }
+
+    public function face(string $family, int $weight): FontFace
+    {
+        $key = "$family $weight";
+        if (isset($this->loaded[$key])) {
+            return $this->loaded[$key];
+        }
+        foreach ($this->manifest() as $face) {
+            if ($face['family'] === $family && $face['weight'] === $weight) {
+                return $this->loaded[$key] = FontFace::ofTables($family, $weight, $face['file'], $this->tables($face['file'], $face['sha256']));
+            }
+        }
+        throw Refusal::because('text.font_unknown', '/font', [
+            'family' => $family, 'weight' => $weight,
+            'known' => array_map(static fn (array $face) => $face['family'].' '.$face['weight'], $this->manifest()),
+        ]);
+    }
+
+    /** @return list<array{family: string, weight: int, file: string, sha256: string}> */
+    public function manifest(): array
+    {
+        /** @var list<array{family: string, weight: int, file: string, sha256: string}> */
+        return require $this->projectDir.'/public/fonts/manifest.php';
+    }
+
+    /** Copies the faces of config/fonts.php into public/fonts under names that change with their bytes. */
+    public function publish(): int
+    {
+        $folder = $this->projectDir.'/public/fonts';
+        is_dir($folder) || mkdir($folder, 0o755, true);
+        $manifest = [];
+        foreach (require $this->projectDir.'/config/fonts.php' as $family => $weights) {
+            foreach ($weights as $weight => $path) {
+                $sha = (string) hash_file('sha256', $path);
+                $file = sprintf('%s-%d-%s.ttf', strtolower(str_replace(' ', '-', $family)), $weight, substr($sha, 0, 8));
+                copy($path, "$folder/$file");
+                $manifest[] = ['family' => $family, 'weight' => $weight, 'file' => $file, 'sha256' => $sha];
+                $this->tables($file, $sha);
+            }
+        }
+        self::writeArray("$folder/manifest.php", $manifest);
+
+        return count($manifest);
+    }
+
+    /** @return array<string, mixed> */
+    private function tables(string $file, string $sha256): array
+    {
+        $compiled = $this->varDir."/fonts/$sha256.php";
+        if (!is_file($compiled)) {
+            $tables = FontReader::tables((string) file_get_contents($this->projectDir.'/public/fonts/'.$file));
+            is_dir(dirname($compiled)) || mkdir(dirname($compiled), 0o755, true);
+            self::writeArray($compiled, $tables);
+        }
+
+        return require $compiled;
+    }
+
+    /** @param array<mixed> $value */
+    private static function writeArray(string $path, array $value): void
+    {
+        $temporary = $path.'.'.bin2hex(random_bytes(4));
+        file_put_contents($temporary, '<?php return '.var_export($value, true).';');
+        rename($temporary, $path);
+    }
+}

@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Entity;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/** A release given to a player: shown from `startMs` on. The one with the highest number is in force. */
+#[ORM\Entity, ORM\Table(name: 'hand_off')]
+class HandOff
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public int $id;
+
+    public function __construct(
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Player $player,
+        #[ORM\ManyToOne(targetEntity: Release::class), ORM\JoinColumn(name: 'release_id', nullable: false)] public Release $release,
+        #[ORM\Column] public int $number,
+        #[ORM\Column(type: 'bigint')] public int $startMs,
+        #[ORM\ManyToOne, ORM\JoinColumn(name: 'by_id', nullable: false)] public Person $by,
+        #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $at,
+    ) {
+    }
+}

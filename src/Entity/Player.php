@@ -1,0 +1,35 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Entity;
+
+use Doctrine\ORM\Mapping as ORM;
+
+/** What plays releases on a surface. Its token is stored hashed; its orders lie at a secret address, renewed when it is paired again. */
+#[ORM\Entity, ORM\Table(name: 'player')]
+class Player
+{
+    #[ORM\Id, ORM\GeneratedValue, ORM\Column]
+    public int $id;
+
+    #[ORM\Column(length: 64, nullable: true)]
+    public ?string $tokenHash = null;
+
+    #[ORM\Column(length: 64, unique: true)]
+    public string $ordersKey;
+
+    #[ORM\Column]
+    public int $ordersNumber = 0;
+
+    #[ORM\Column]
+    public bool $pairingOpen = true;
+
+    public function __construct(
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public SurfaceRow $surface,
+        #[ORM\Column(length: 40, unique: true)] public string $code,
+        #[ORM\Column(length: 120)] public string $name,
+    ) {
+        $this->ordersKey = bin2hex(random_bytes(20));
+    }
+}

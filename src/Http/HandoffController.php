@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Http;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Handoff\HandOver;
+use UpperPane\App\UseCase\Handoff\MakeRelease;
+use UpperPane\App\UseCase\Handoff\PairPlayer;
+use UpperPane\App\UseCase\Handoff\ShowHandOff;
+
+/** Releases, and what each player is given. */
+final class HandoffController
+{
+    #[Route('/api/designs/{id}/releases', 'design_releases', methods: ['GET'])]
+    public function releases(string $id, ShowHandOff $show): JsonResponse
+    {
+        return new JsonResponse($show->ofDesign($id));
+    }
+
+    #[Route('/api/designs/{id}/releases', 'release_make', methods: ['POST'])]
+    public function release(string $id, Request $request, #[CurrentUser] Person $person, MakeRelease $make): JsonResponse
+    {
+        return new JsonResponse($make($id, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/hand-off', 'hand_off', methods: ['GET'])]
+    public function show(ShowHandOff $show): JsonResponse
+    {
+        return new JsonResponse($show());
+    }
+
+    #[Route('/api/players/{code}/hand-off', 'hand_off_give', methods: ['POST'])]
+    public function give(string $code, Request $request, #[CurrentUser] Person $person, HandOver $handOver): JsonResponse
+    {
+        return new JsonResponse($handOver($code, Body::of($request), $person));
+    }
+
+    #[Route('/api/players/{code}/pairing', 'pairing_open', methods: ['POST'])]
+    public function openPairing(string $code, #[CurrentUser] Person $person, PairPlayer $pairing): Response
+    {
+        $pairing->open($code, $person);
+
+        return new Response(null, Response::HTTP_NO_CONTENT);
+    }
+}

@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Http;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\UseCase\Handoff\PairPlayer;
+use UpperPane\App\UseCase\Handoff\TakeProof;
+
+/** What a player calls: the time, pairing, its proof. Everything else it needs are static files. */
+final class PlayerController
+{
+    #[Route('/api/time', 'time', methods: ['GET'])]
+    public function time(ShiftedClock $clock): JsonResponse
+    {
+        return new JsonResponse(['now_ms' => $clock->nowMs(), 'frozen' => $clock->isFrozen()]);
+    }
+
+    #[Route('/api/play/{code}/pair', 'play_pair', methods: ['POST'])]
+    public function pair(string $code, PairPlayer $pairing): JsonResponse
+    {
+        return new JsonResponse($pairing->pair($code));
+    }
+
+    #[Route('/api/play/{code}/proof', 'play_proof', methods: ['POST'])]
+    public function proof(string $code, Request $request, TakeProof $take): Response
+    {
+        $token = substr((string) $request->headers->get('Authorization'), 7);
+
+        return $take($code, $token, Body::of($request)) ? new Response(null, 204) : Problem::response(401, 'pairing.token');
+    }
+}

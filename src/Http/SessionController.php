@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Http;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\Security\PasswordAuthenticator;
+
+/** Who is signed in. Signing in itself is done by {@see PasswordAuthenticator}. */
+final class SessionController
+{
+    #[Route('/api/me', 'me', methods: ['GET'])]
+    public function me(Request $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        return new JsonResponse([
+            'name' => $person->name, 'email' => $person->email, 'role' => $person->role->value,
+            'csrf' => $request->getSession()->get(PasswordAuthenticator::CSRF),
+        ]);
+    }
+
+    #[Route('/api/session', 'session_end', methods: ['DELETE'])]
+    public function end(Request $request): Response
+    {
+        $request->getSession()->invalidate();
+
+        return new Response(null, Response::HTTP_NO_CONTENT);
+    }
+}

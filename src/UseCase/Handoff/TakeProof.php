@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Handoff;
+
+use Doctrine\ORM\EntityManagerInterface;
+use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Entity\ProofRow;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Handoff\Expectation;
+use UpperPane\Core\Handoff\Proof;
+
+/** Takes what a player says it shows and holds it against what its release says it should. */
+final readonly class TakeProof
+{
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private PairPlayer $pairing,
+        private PlayerStates $states,
+        private ShiftedClock $clock,
+    ) {
+    }
+
+    /** @return bool false when the token is not this player's */
+    public function __invoke(string $code, string $token, Input $input): bool
+    {
+        $player = $this->pairing->byToken($code, $token);
+        if ($player === null) {
+            return false;
+        }
+        $proof = Proof::parse($input);
+        $order = $this->states->order($player);
+        $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
+        $row->receivedMs = $this->clock->nowMs();
+        $row->report = $proof->toArray();
+        $expectation = $order === null ? null : new Expectation($order->release->id, $order->release->plan, $order->startMs);
+        $row->differences = $expectation === null || $proof->release !== $order?->release->id ? [] : $expectation->differences($proof);
+        $row->proven = $expectation?->proves($proof) ?? false;
+        $this->entities->persist($row);
+        $this->entities->flush();
+
+        return true;
+    }
+}

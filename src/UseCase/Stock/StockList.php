@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Stock;
+
+use Doctrine\ORM\EntityManagerInterface;
+use UpperPane\App\Entity\Media;
+use UpperPane\App\Entity\Reference;
+use UpperPane\App\Entity\Site;
+use UpperPane\App\UseCase\Absent;
+use UpperPane\Core\Geometry\Ratio;
+use UpperPane\Core\Geometry\Size;
+
+/** The Stock of a site, newest first, with where each file is used. */
+final readonly class StockList
+{
+    public function __construct(private EntityManagerInterface $entities)
+    {
+    }
+
+    /** @return array{media: list<array<string, mixed>>} */
+    public function __invoke(string $siteSlug): array
+    {
+        $site = $this->entities->getRepository(Site::class)->findOneBy(['slug' => $siteSlug]) ?? throw Absent::named('site');
+        $names = [];
+        /** @var list<array{media: string, name: string}> $uses */
+        $uses = $this->entities->createQuery('SELECT r.media, d.name FROM '.Reference::class.' r JOIN r.design d ORDER BY d.name')->getArrayResult();
+        foreach ($uses as $use) {
+            $names[$use['media']][] = $use['name'];
+        }
+        $media = $this->entities->getRepository(Media::class)->findBy(['site' => $site], ['addedAt' => 'DESC', 'id' => 'DESC']);
+
+        return ['media' => array_map(static fn (Media $one) => self::line($one, count($names[$one->id] ?? [])) + ['used_in' => $names[$one->id] ?? []], $media)];
+    }
+
+    /** @return array<string, mixed> */
+    public static function line(Media $media, int $uses): array
+    {
+        return [
+            'id' => $media->id, 'name' => $media->name, 'mime' => $media->mime, 'bytes' => $media->bytes, 'sha256' => $media->sha256,
+            'state' => $media->state, 'fault' => $media->fault, 'uses' => $uses,
+            'size' => $media->width === null ? null : [$media->width, (int) $media->height],
+            'ratio' => $media->width === null ? null : Ratio::of(Size::of($media->width, (int) $media->height))->toArray(),
+            'duration_ms' => $media->durationMs,
+        ];
+    }
+}
