@@ -21,6 +21,7 @@ return [
     'time' => RightsListener::PUBLIC,
     'play_pair' => RightsListener::PLAYER,
     'play_proof' => RightsListener::PLAYER,
+    'session_start' => RightsListener::PUBLIC,
     'session_end' => $everyone,
     'me' => $everyone,
     'elevation' => $everyone,

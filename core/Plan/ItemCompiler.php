@@ -51,6 +51,8 @@ final readonly class ItemCompiler
             'sha256' => $facts->sha256,
             'drawn_mpx' => array_map(self::thousandths(...), $fit->drawn),
             'ground' => $fill->ground->hex,
+            'cut_ppm' => $fit->cut->times(Rational::of(1_000_000))->round(),
+            'scale_ppm' => $fit->enlargement()->times(Rational::of(1_000_000))->round(),
         ] + ($facts->isVideo() ? ['content_ms' => $facts->durationMs ?? 0, 'sound' => $fill->sound] : []), fit: $fit, media: $facts, contentMs: $facts->durationMs);
     }
 

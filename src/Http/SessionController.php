@@ -15,6 +15,13 @@ use UpperPane\App\Security\PasswordAuthenticator;
 /** Who is signed in. Signing in itself is done by {@see PasswordAuthenticator}. */
 final class SessionController
 {
+    /** The route that {@see PasswordAuthenticator} answers before this is reached. */
+    #[Route('/api/session', 'session_start', methods: ['POST'])]
+    public function start(): Response
+    {
+        return Problem::response(401, 'session.needed');
+    }
+
     #[Route('/api/me', 'me', methods: ['GET'])]
     public function me(Request $request, #[CurrentUser] Person $person): JsonResponse
     {

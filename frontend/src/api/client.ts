@@ -1,0 +1,69 @@
+import type { Problem } from './types'
+
+/** An answer that refuses, with its problem (RFC 9457). */
+export class ProblemError extends Error {
+  constructor(readonly problem: Problem) {
+    super(problem.title)
+  }
+}
+
+/** No answer at all: the network or the server is away. */
+export class NoAnswer extends Error {}
+
+let csrf = ''
+export const useCsrf = (token: string): void => {
+  csrf = token
+}
+
+export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(path, {
+      method,
+      headers: { Accept: 'application/json', ...(method === 'GET' ? {} : { 'X-Csrf-Token': csrf, 'Content-Type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new NoAnswer()
+  }
+  return read<T>(response.status, await response.text())
+}
+
+function read<T>(status: number, text: string): T {
+  if (status === 204) return undefined as T
+  let value: unknown
+  try {
+    value = JSON.parse(text)
+  } catch {
+    throw new NoAnswer()
+  }
+  if (status >= 400) throw new ProblemError(value as Problem)
+  return value as T
+}
+
+/** Sends a file with its progress in bytes, which fetch cannot tell. */
+export function upload<T>(path: string, file: File, progress: (sent: number) => void): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const request = new XMLHttpRequest()
+    const form = new FormData()
+    form.append('file', file, file.name)
+    request.open('POST', path)
+    request.setRequestHeader('X-Csrf-Token', csrf)
+    request.upload.onprogress = (event) => progress(event.loaded)
+    request.onerror = () => reject(new NoAnswer())
+    request.onload = () => {
+      try {
+        resolve(read<T>(request.status, request.responseText))
+      } catch (error) {
+        reject(error instanceof Error ? error : new NoAnswer())
+      }
+    }
+    request.send(form)
+  })
+}
+
+/** The refusal in words: what, and the mend. */
+export function wordsOf(error: unknown): { what: string; mend: string } {
+  if (error instanceof ProblemError) return { what: error.problem.title, mend: error.problem.mend }
+  return { what: 'The server does not answer.', mend: 'What you did is kept and sent again as soon as it does.' }
+}

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { loadFace } from '../plan/faces'
+import { Stage } from '../plan/stage'
+import { call } from '../api/client'
+import type { FontLine } from '../api/types'
+import { useSession } from '../session/session'
+import DimensionLines from './DimensionLines.vue'
+import { useDesign } from './design'
+import MullionHandles from './MullionHandles.vue'
+import PaneLayer from './PaneLayer.vue'
+import TitleBlock from './TitleBlock.vue'
+import { useMullionDrag, type Drag } from './useMullionDrag'
+import { useView } from './useView'
+
+const emit = defineEmits<{ play: []; step: [by: number] }>()
+const { t } = useI18n()
+const design = useDesign()
+const session = useSession()
+const room = ref<HTMLElement>()
+const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
+const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
+const { scale, left, top, trueSize, ready } = useView(room, () => canvas.value)
+const mullions = useMullionDrag(() => design.bench, () => scale.value, (mullion, at, alone) => void design.moveMullion(mullion, at, alone))
+const clockBase = Date.now()
+let stage: Stage | null = null
+
+onMounted(() => {
+  if (stageRoot.value) stage = new Stage(stageRoot.value, (sha256) => `/media/${sha256}/original`)
+  watch(() => design.plans, (plans) => void show(plans), { immediate: true })
+})
+
+const fonts = call<{ fonts: FontLine[] }>('GET', '/api/fonts').then((answer) => answer.fonts).catch(() => [])
+async function show(plans: typeof design.plans): Promise<void> {
+  stage?.show(canvas.value, plans)
+  const used = new Set(plans.flatMap((zone) => zone.items.flatMap((item) => ('font' in item ? [`${item.font} ${item.weight}`] : []))))
+  await Promise.all((await fonts).filter((face) => used.has(`${face.family} ${face.weight}`)).map(loadFace)).catch(() => undefined)
+}
+
+function draw(tMs: number, running: boolean): void {
+  stage?.at(tMs, clockBase + tMs, running)
+}
+defineExpose({ draw })
+
+/** While a mullion is dragged its neighbours follow by that linear rule; the core's answer then replaces them. */
+watch(mullions.drag, (drag, before) => {
+  if (stage) for (const zone of design.order) clip(zone, drag, before)
+})
+function clip(zone: string, drag: Drag | null, before: Drag | null | undefined): void {
+  const element = stage?.element(zone)
+  const rect = design.zones[zone]?.rect
+  const touched = (drag ?? before)?.mullion
+  if (!element || !rect || !touched) return
+  const lines = design.bench.mullions.filter((line) => (drag?.alone ? line === touched : touched.linked.includes(line.after)))
+  const by = drag ? drag.at - touched.at : 0
+  const grows = lines.some((line) => line.between[0].includes(zone)) ? by : 0
+  const yields = lines.some((line) => line.between[1].includes(zone)) ? by : 0
+  if (touched.axis === 'x') Object.assign(element.style, { left: `${rect[0] + yields}px`, width: `${rect[2] + grows - yields}px` })
+  else Object.assign(element.style, { top: `${rect[1] + yields}px`, height: `${rect[3] + grows - yields}px` })
+}
+
+function keys(event: KeyboardEvent): void {
+  if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return
+  const acts: Record<string, () => void> = {
+    ' ': () => emit('play'), ',': () => emit('step', -1000), '.': () => emit('step', 1000), '0': () => (trueSize.value = false), '1': () => (trueSize.value = true),
+  }
+  const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : acts[event.key]
+  if (!act) return
+  event.preventDefault()
+  act()
+}
+</script>
+
+<template>
+  <div ref="room" class="canvas-room" role="group" :aria-label="t('bench.canvas')" @keydown="keys">
+    <div class="canvas-sheet" :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
+      <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" />
+      <template v-if="ready">
+        <svg class="seams" :viewBox="`0 0 ${canvas[0]} ${canvas[1]}`" aria-hidden="true"><rect v-for="(seam, index) in design.answer?.seams ?? []" :key="index" :x="seam[0]" :y="seam[1]" :width="seam[2]" :height="seam[3]" /></svg>
+        <PaneLayer :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" />
+        <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" @start="mullions.start" @nudge="mullions.nudge" />
+        <DimensionLines :scale="scale" :drag="mullions.drag.value" />
+      </template>
+    </div>
+    <TitleBlock :scale="scale" :true-size="trueSize" @fit="trueSize = false" @true="trueSize = true" />
+  </div>
+</template>

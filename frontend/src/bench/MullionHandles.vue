@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import type { Mullion } from '../api/types'
+import { useDesign } from './design'
+import type { Drag } from './useMullionDrag'
+
+const props = defineProps<{ scale: number; drag: Drag | null; editable: boolean }>()
+const emit = defineEmits<{ start: [mullion: Mullion, event: PointerEvent]; nudge: [mullion: Mullion, by: number, alone: boolean] }>()
+const { t } = useI18n()
+const design = useDesign()
+
+const moved = (mullion: Mullion): number => {
+  const drag = props.drag
+  if (!drag) return mullion.at
+  const along = drag.alone ? drag.mullion.after === mullion.after : drag.mullion.linked.includes(mullion.after)
+  return along ? drag.at : mullion.at
+}
+function box(mullion: Mullion): Record<string, string> {
+  const at = `${(moved(mullion) + mullion.gutter / 2) * props.scale}px`
+  const from = `${mullion.from * props.scale}px`
+  const length = `${(mullion.to - mullion.from) * props.scale}px`
+  return mullion.axis === 'x' ? { transform: `translateX(${at})`, top: from, height: length } : { transform: `translateY(${at})`, left: from, width: length }
+}
+const letters = (zones: string[]): string => zones.map((zone) => design.zones[zone]?.letter ?? '').join(', ')
+const lengthOf = (mullion: Mullion, side: 0 | 1): number => {
+  const rects = mullion.between[side].flatMap((zone) => design.zones[zone]?.rect ?? [])
+  const zone = design.zones[mullion.between[side][0] ?? '']?.rect
+  const by = moved(mullion) - mullion.at
+  if (!rects.length || !zone) return 0
+  return (mullion.axis === 'x' ? zone[2] : zone[3]) + (side === 0 ? by : -by)
+}
+function keys(mullion: Mullion, event: KeyboardEvent): void {
+  const steps: Record<string, number> = mullion.axis === 'x' ? { ArrowLeft: -1, ArrowRight: 1 } : { ArrowUp: -1, ArrowDown: 1 }
+  const step = steps[event.key]
+  if (step === undefined || !props.editable) return
+  event.preventDefault()
+  emit('nudge', mullion, step * (event.shiftKey ? 10 : 1), event.altKey)
+}
+</script>
+
+<template>
+  <div class="mullion-layer">
+    <div v-for="mullion in design.bench.mullions" :key="mullion.after" class="mullion" :class="[mullion.axis, { dragged: drag && moved(mullion) !== mullion.at, still: !editable }]" :style="box(mullion)"
+      role="slider" :tabindex="editable ? 0 : -1" :aria-orientation="mullion.axis === 'x' ? 'horizontal' : 'vertical'" :aria-valuenow="moved(mullion)" :aria-valuemin="mullion.linked_range[0]" :aria-valuemax="mullion.linked_range[1]"
+      :aria-valuetext="`${moved(mullion)} px`" :aria-label="t('bench.mullion', { before: letters(mullion.between[0]), after: letters(mullion.between[1]), at: String(mullion.at) })" :data-mullion="mullion.after"
+      @pointerdown.prevent="editable && ($event.currentTarget as HTMLElement).focus(); editable && emit('start', mullion, $event)" @keydown="keys(mullion, $event)">
+      <span v-if="drag && drag.mullion.after === mullion.after" class="live measure" aria-hidden="true"><b>{{ lengthOf(mullion, 0) }}</b><b>{{ lengthOf(mullion, 1) }} px</b></span>
+    </div>
+  </div>
+</template>

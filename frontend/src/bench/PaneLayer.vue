@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { ZonePlan } from '../plan/types'
+import { pixels, ratioText } from '../ui/format'
+import { useDesign } from './design'
+import { carried } from './stockDrag'
+import type { Drag } from './useMullionDrag'
+
+const props = defineProps<{ scale: number; drag: Drag | null; editable: boolean }>()
+const { t } = useI18n()
+const design = useDesign()
+/** Where a split would go: the pane, the axis, and the canvas px under the pointer. */
+const guide = ref<{ zone: string; axis: 'x' | 'y'; at: number } | null>(null)
+const pointer = ref<{ zone: string; x: number; y: number } | null>(null)
+const SNAP_SCREEN_PX = 8
+
+const box = (plan: ZonePlan): Record<string, string> => ({
+  left: `${plan.rect[0] * props.scale}px`, top: `${plan.rect[1] * props.scale}px`, width: `${plan.rect[2] * props.scale}px`, height: `${plan.rect[3] * props.scale}px`,
+})
+
+function canvasPoint(event: PointerEvent): { x: number; y: number } {
+  const sheet = (event.currentTarget as HTMLElement).closest('.canvas-sheet')?.getBoundingClientRect()
+  return { x: Math.round((event.clientX - (sheet?.left ?? 0)) / props.scale), y: Math.round((event.clientY - (sheet?.top ?? 0)) / props.scale) }
+}
+function snapped(axis: 'x' | 'y', at: number, free: boolean): number {
+  const near = design.bench.snaps[axis].filter((line) => Math.abs(line.at - at) * props.scale <= SNAP_SCREEN_PX)
+  return free ? at : (near.find((line) => line.kind === 'seam') ?? near[0])?.at ?? at
+}
+const hover = (plan: ZonePlan, event: PointerEvent): void => void (pointer.value = { zone: plan.id, ...canvasPoint(event) })
+const aim = (plan: ZonePlan, axis: 'x' | 'y', event: PointerEvent): void => {
+  guide.value = { zone: plan.id, axis, at: snapped(axis, canvasPoint(event)[axis], event.ctrlKey) }
+}
+async function cut(): Promise<void> {
+  const line = guide.value
+  guide.value = null
+  if (line) await design.split(line.zone, line.axis, line.at)
+}
+
+/** At the pointer when it is over the pane, else in half. */
+function splitByKey(plan: ZonePlan, axis: 'x' | 'y'): void {
+  const over = pointer.value?.zone === plan.id ? pointer.value[axis] : null
+  const [start, length] = axis === 'x' ? [plan.rect[0], plan.rect[2]] : [plan.rect[1], plan.rect[3]]
+  void design.split(plan.id, axis, over === null ? start + Math.round(length / 2) : snapped(axis, over, false))
+}
+function merge(plan: ZonePlan): void {
+  const neighbour = design.bench.parts[plan.id]?.neighbours.at(-1)
+  if (neighbour) void design.send([{ do: 'pane.merge', scene: design.answer?.scene ?? '', pane: plan.id, into: neighbour.part }])
+}
+function keys(plan: ZonePlan, event: KeyboardEvent): void {
+  if (event.ctrlKey || event.metaKey || event.altKey || !props.editable) return
+  const acts: Record<string, () => void> = {
+    '|': () => splitByKey(plan, 'x'), C: () => splitByKey(plan, 'x'), '-': () => splitByKey(plan, 'y'), R: () => splitByKey(plan, 'y'),
+    m: () => merge(plan), Delete: () => void design.setFill(plan.id, { kind: 'empty' }),
+  }
+  const act = acts[event.key]
+  if (!act) return
+  event.preventDefault()
+  event.stopPropagation()
+  act()
+}
+const halves = computed(() => {
+  const rect = guide.value ? design.zones[guide.value.zone]?.rect : undefined
+  if (!guide.value || !rect) return ''
+  const [start, length] = guide.value.axis === 'x' ? [rect[0], rect[2]] : [rect[1], rect[3]]
+  return `${guide.value.at - start} | ${start + length - guide.value.at} px`
+})
+const severity = (zone: string): string => {
+  const found = (design.findings[zone] ?? []).map((finding) => finding.severity)
+  return ['stop', 'caution', 'note'].find((one) => found.includes(one as 'stop')) ?? ''
+}
+</script>
+
+<template>
+  <div class="pane-layer" :class="{ carrying: carried.media }">
+    <div v-for="plan in design.plans" :key="plan.id" class="pane" :class="[{ chosen: plan.id === design.selected, over: carried.over === plan.id, empty: plan.items[0]?.kind === 'standby' }, severity(plan.id)]"
+      :style="box(plan)" :data-pane="plan.id" @pointermove="hover(plan, $event)" @pointerleave="pointer = null">
+      <button type="button" class="pane-face" :aria-pressed="plan.id === design.selected"
+        :aria-label="t('bench.zone', { letter: plan.letter, size: pixels(plan.rect[2], plan.rect[3]), fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) })"
+        @click="design.selected = plan.id" @focus="design.selected = plan.id" @keydown="keys(plan, $event)" />
+      <span class="pane-label" aria-hidden="true"><b>{{ plan.letter }}</b><span v-if="plan.rect[2] * scale > 90" class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}</span></span>
+      <template v-if="editable && plan.id === design.selected && !drag">
+        <button type="button" tabindex="-1" class="edge-handle along-top" :aria-label="t('bench.split-columns', { letter: plan.letter })" @pointermove="aim(plan, 'x', $event)" @pointerleave="guide = null" @click="cut" />
+        <button type="button" tabindex="-1" class="edge-handle along-left" :aria-label="t('bench.split-rows', { letter: plan.letter })" @pointermove="aim(plan, 'y', $event)" @pointerleave="guide = null" @click="cut" />
+      </template>
+      <span v-if="guide?.zone === plan.id" class="guide" :class="guide.axis" :style="guide.axis === 'x' ? { left: `${(guide.at - plan.rect[0]) * scale}px` } : { top: `${(guide.at - plan.rect[1]) * scale}px` }"><span class="measure">{{ halves }}</span></span>
+    </div>
+  </div>
+</template>

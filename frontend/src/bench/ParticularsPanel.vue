@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Fill } from '../api/types'
+import { useSession } from '../session/session'
+import FindingMark from '../ui/FindingMark.vue'
+import { pixels, ratioText } from '../ui/format'
+import { useDesign } from './design'
+import FillEditor from './FillEditor.vue'
+import { freshFill } from './fills'
+import { partAlong } from './parts'
+
+const { t } = useI18n()
+const design = useDesign()
+const session = useSession()
+const width = ref('')
+const height = ref('')
+const name = ref('')
+const kinds = ['empty', 'colour', 'picture', 'video', 'text', 'clock', 'playlist'] as const
+const editable = computed(() => session.designs())
+const parts = computed(() => (design.selected ? { x: partAlong(design.bench, design.selected, 'x'), y: partAlong(design.bench, design.selected, 'y') } : { x: null, y: null }))
+const own = computed(() => (design.selected ? design.bench.parts[design.selected] : undefined))
+const found = computed(() => (design.selected ? (design.findings[design.selected] ?? []) : []))
+
+function reset(): void {
+  width.value = String(design.zone?.rect[2] ?? '')
+  height.value = String(design.zone?.rect[3] ?? '')
+  name.value = design.document?.name ?? ''
+}
+watch([() => design.zone, () => design.document], reset, { immediate: true })
+
+/** A bare number is px; %, mm and fr are written out. */
+function size(axis: 'x' | 'y', typed: string): void {
+  const part = parts.value[axis]
+  const rect = design.zone?.rect
+  const before = String(axis === 'x' ? rect?.[2] : rect?.[3])
+  if (!part || typed.trim() === before) return
+  const text = typed.replace(/\s+/g, '')
+  void design.send([{ do: 'part.size', scene: design.answer?.scene ?? '', part, size: /^\d+$/.test(text) ? `${text}px` : text }])
+}
+function rename(): void {
+  if (design.selected && name.value !== design.document?.name) void design.send([{ do: 'zone.name', scene: design.answer?.scene ?? '', zone: design.selected, name: name.value }])
+}
+function merge(into: string): void {
+  void design.send([{ do: 'pane.merge', scene: design.answer?.scene ?? '', pane: design.selected, into }])
+}
+function gutter(event: Event): void {
+  const value = Number((event.target as HTMLInputElement).value)
+  if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', scene: design.answer?.scene ?? '', split: own.value.split, gutter: value }])
+}
+function kind(event: Event): void {
+  if (!design.selected || !design.document) return
+  void design.setFill(design.selected, freshFill((event.target as HTMLSelectElement).value as Fill['kind'], design.document.fill))
+}
+const setFill = (fill: Fill, target: string): void => void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
+</script>
+
+<template>
+  <p v-if="!design.zone || !design.document" class="hint">{{ t('bench.pick') }}</p>
+  <fieldset v-else :key="design.zone.id" :disabled="!editable">
+    <h2><span class="letter">{{ design.zone.letter }}</span> {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}</h2>
+    <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
+    <ul v-if="found.length" class="findings short"><li v-for="(finding, index) in found" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+    <div class="field-row">
+      <label>{{ t('bench.width') }}<input v-model="width" class="form-control form-control-sm measure" :disabled="!parts.x" :title="parts.x ? '' : t('bench.whole')" @change="size('x', width)" @keydown.enter.prevent="size('x', width)" /></label>
+      <label>{{ t('bench.height') }}<input v-model="height" class="form-control form-control-sm measure" :disabled="!parts.y" :title="parts.y ? '' : t('bench.whole')" @change="size('y', height)" @keydown.enter.prevent="size('y', height)" /></label>
+      <label v-if="own">{{ t('bench.gutter') }}<input class="form-control form-control-sm measure" inputmode="numeric" :value="own.gutter" @change="gutter" /></label>
+    </div>
+    <label>{{ t('bench.name') }}<input v-model="name" class="form-control form-control-sm" maxlength="80" @change="rename" /></label>
+    <div v-if="own?.neighbours.length" class="merge-row">
+      <span>{{ t('bench.merge-into') }}</span>
+      <button v-for="neighbour in own.neighbours" :key="neighbour.part" type="button" class="btn btn-sm btn-outline-dark" @click="merge(neighbour.part)">{{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}</button>
+    </div>
+    <label>{{ t('bench.fill') }}<select class="form-select form-select-sm" :value="design.document.fill.kind" @change="kind">
+      <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">{{ t(`fill.${one}`) }}</option>
+    </select></label>
+    <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
+  </fieldset>
+</template>

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { call } from '../api/client'
+import type { ClockFill, FontLine, TextFill, TextStyle } from '../api/types'
+import type { Item } from '../plan/types'
+import ColourField from './ColourField.vue'
+
+const props = defineProps<{ fill: TextFill | ClockFill; item: Item | undefined }>()
+const emit = defineEmits<{ set: [part: Partial<TextFill> | Partial<ClockFill>, target: string] }>()
+const { t } = useI18n()
+const fonts = ref<FontLine[]>([])
+void call<{ fonts: FontLine[] }>('GET', '/api/fonts').then((answer) => (fonts.value = answer.fonts)).catch(() => undefined)
+const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
+const weights = computed(() => fonts.value.filter((face) => face.family === props.fill.font).map((face) => face.weight))
+const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
+const aligns = ['left', 'centre', 'right'] as const
+const valigns = ['top', 'middle', 'bottom'] as const
+
+/** What is typed stays as typed while its batch is on the way. */
+const typed = ref('')
+const typing = ref(false)
+const words = (): string => (props.fill.kind === 'text' ? props.fill.text : props.fill.pattern)
+watch(words, (value) => !typing.value && (typed.value = value), { immediate: true })
+let timer: ReturnType<typeof setTimeout> | undefined
+function type(): void {
+  typing.value = true
+  clearTimeout(timer)
+  timer = setTimeout(commit, 300)
+}
+function commit(): void {
+  clearTimeout(timer)
+  if (typed.value !== words()) emit('set', props.fill.kind === 'text' ? { text: typed.value } : { pattern: typed.value }, 'words')
+  typing.value = false
+}
+const whole = (key: keyof TextStyle, event: Event): void => {
+  const value = Number((event.target as HTMLInputElement).value)
+  const least = key === 'size' ? { min_size: Math.min(props.fill.min_size, value) } : {}
+  emit('set', { [key]: value, ...least }, key)
+}
+const choose = (key: keyof TextStyle, event: Event): void => emit('set', { [key]: (event.target as HTMLSelectElement).value }, key)
+function family(event: Event): void {
+  const font = (event.target as HTMLSelectElement).value
+  const known = fonts.value.filter((face) => face.family === font).map((face) => face.weight)
+  emit('set', { font, weight: known.includes(props.fill.weight) ? props.fill.weight : (known[0] ?? 400) }, 'font')
+}
+</script>
+
+<template>
+  <label v-if="fill.kind === 'text'">{{ t('fill.text-label') }}<textarea v-model="typed" class="form-control form-control-sm" rows="4" maxlength="5000" @input="type" @change="commit" /></label>
+  <label v-else>{{ t('fill.pattern') }}<input v-model="typed" class="form-control form-control-sm measure" maxlength="60" @change="commit" /><span class="hint">{{ t('fill.pattern-hint') }}</span></label>
+  <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">{{ t('fill.set-size', { size: String(item.size) }) }}</p>
+  <div class="field-row">
+    <label>{{ t('fill.font') }}<select class="form-select form-select-sm" :value="fill.font" @change="family"><option v-for="one in families" :key="one">{{ one }}</option></select></label>
+    <label>{{ t('fill.weight') }}<select class="form-select form-select-sm" :value="fill.weight" @change="whole('weight', $event)"><option v-for="one in weights" :key="one">{{ one }}</option></select></label>
+  </div>
+  <div class="field-row">
+    <label>{{ t('fill.size') }}<input class="form-control form-control-sm measure" type="number" min="1" max="4000" :value="fill.size" @change="whole('size', $event)" /></label>
+    <label>{{ t('fill.min') }}<input class="form-control form-control-sm measure" type="number" min="1" :max="fill.size" :value="fill.min_size" @change="whole('min_size', $event)" /></label>
+    <label>{{ t('fill.padding') }}<input class="form-control form-control-sm measure" type="number" min="0" max="10000" :value="fill.padding" @change="whole('padding', $event)" /></label>
+  </div>
+  <div class="field-row">
+    <label v-if="fill.kind === 'text'">{{ t('fill.mode') }}<select class="form-select form-select-sm" :value="fill.mode" @change="choose('mode', $event)"><option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></select></label>
+    <label>{{ t('fill.align') }}<select class="form-select form-select-sm" :value="fill.align" @change="choose('align', $event)"><option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></select></label>
+    <label>{{ t('fill.valign') }}<select class="form-select form-select-sm" :value="fill.valign" @change="choose('valign', $event)"><option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></select></label>
+  </div>
+  <div class="field-row">
+    <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />
+    <ColourField :label="t('fill.ground')" :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
+  </div>
+</template>

@@ -1,0 +1,47 @@
+import { onUnmounted, ref } from 'vue'
+
+/** Where the preview stands, in ms since the scene began; it runs on the monotonic clock while it plays. */
+export function usePlayhead(draw: (tMs: number, running: boolean) => void) {
+  const tMs = ref(0)
+  const playing = ref(false)
+  let frame = 0
+  let last = 0
+  let shown = 0
+
+  function tick(now: number): void {
+    const t = shown + (now - last)
+    last = now
+    shown = t
+    draw(t, true)
+    // The rail needs no more than ten numbers a second; the drawing gets every frame.
+    if (Math.floor(t / 100) !== Math.floor(tMs.value / 100)) tMs.value = Math.floor(t)
+    frame = requestAnimationFrame(tick)
+  }
+
+  function play(): void {
+    if (playing.value) return
+    playing.value = true
+    shown = tMs.value
+    last = performance.now()
+    frame = requestAnimationFrame(tick)
+  }
+
+  function pause(): void {
+    if (!playing.value) return
+    playing.value = false
+    cancelAnimationFrame(frame)
+    seek(Math.floor(shown))
+  }
+
+  function seek(to: number): void {
+    tMs.value = Math.max(0, Math.round(to))
+    shown = tMs.value
+    last = performance.now()
+    draw(tMs.value, playing.value)
+  }
+
+  const toggle = (): void => (playing.value ? pause() : play())
+  onUnmounted(() => cancelAnimationFrame(frame))
+
+  return { tMs, playing, play, pause, seek, toggle }
+}

@@ -1,0 +1,27 @@
+import type { ClockToken, Offset } from './types'
+
+const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
+const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December']
+const two = (value: number): string => String(value).padStart(2, '0')
+
+/** A clock's text at an instant: the offset is looked up in the plan's table, then the fields are read off as UTC. */
+export function clockText(tokens: ClockToken[], offsets: Offset[], nowMs: number): string {
+  let offset = offsets[0]?.offset_s ?? 0
+  for (const step of offsets) if (step.from_ms <= nowMs) offset = step.offset_s
+  const civil = new Date(nowMs + offset * 1000)
+  return tokens.map((token) => ('text' in token ? token.text : field(token.field, civil))).join('')
+}
+
+function field(name: string, civil: Date): string {
+  const hours = civil.getUTCHours()
+  const twelve = ((hours + 11) % 12) + 1
+  const weekday = weekdays[civil.getUTCDay()] ?? ''
+  const month = months[civil.getUTCMonth()] ?? ''
+  const fields: Record<string, string> = {
+    H: String(hours), HH: two(hours), h: String(twelve), hh: two(twelve), mm: two(civil.getUTCMinutes()), ss: two(civil.getUTCSeconds()),
+    a: hours < 12 ? 'am' : 'pm', EEE: weekday.slice(0, 3), EEEE: weekday, d: String(civil.getUTCDate()), dd: two(civil.getUTCDate()),
+    M: String(civil.getUTCMonth() + 1), MM: two(civil.getUTCMonth() + 1), MMM: month.slice(0, 3), MMMM: month,
+    y: String(civil.getUTCFullYear()), yyyy: String(civil.getUTCFullYear()),
+  }
+  return fields[name] ?? ''
+}

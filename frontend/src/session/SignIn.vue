@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute, useRouter } from 'vue-router'
+import RefusalNote from '../ui/RefusalNote.vue'
+import { useSession } from './session'
+
+const { t } = useI18n()
+const session = useSession()
+const route = useRoute()
+const router = useRouter()
+const email = ref('')
+const password = ref('')
+const error = ref<unknown>(null)
+const busy = ref(false)
+
+async function submit(): Promise<void> {
+  busy.value = true
+  error.value = null
+  try {
+    await session.signIn(email.value, password.value)
+    await router.push(typeof route.query['to'] === 'string' ? route.query['to'] : '/elevation')
+  } catch (refused) {
+    error.value = refused
+  } finally {
+    busy.value = false
+  }
+}
+</script>
+
+<template>
+  <form class="sign-in sheet" @submit.prevent="submit">
+    <h1><img src="/mark.svg" alt="" width="34" height="34" /> Upper Pane</h1>
+    <p class="hint">{{ t('session.hello') }}</p>
+    <label for="email">{{ t('session.email') }}</label>
+    <input id="email" v-model="email" class="form-control" type="email" autocomplete="username" required autofocus />
+    <label for="password">{{ t('session.password') }}</label>
+    <input id="password" v-model="password" class="form-control" type="password" autocomplete="current-password" required />
+    <RefusalNote :error="error" />
+    <button class="btn btn-primary" type="submit" :disabled="busy">{{ t('session.in') }}</button>
+  </form>
+</template>

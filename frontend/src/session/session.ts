@@ -1,0 +1,36 @@
+import { defineStore } from 'pinia'
+import { ref } from 'vue'
+import { call, ProblemError, useCsrf } from '../api/client'
+import type { Me } from '../api/types'
+
+/** Who is signed in on this page. */
+export const useSession = defineStore('session', () => {
+  const me = ref<Me | null>(null)
+  const asked = ref(false)
+
+  async function load(): Promise<void> {
+    if (asked.value) return
+    try {
+      me.value = await call<Me>('GET', '/api/me')
+      useCsrf(me.value.csrf)
+      asked.value = true
+    } catch (error) {
+      asked.value = error instanceof ProblemError
+    }
+  }
+
+  async function signIn(email: string, password: string): Promise<void> {
+    await call('POST', '/api/session', { email, password })
+    asked.value = false
+    await load()
+  }
+
+  async function signOut(): Promise<void> {
+    await call('DELETE', '/api/session')
+    me.value = null
+  }
+
+  const designs = (): boolean => me.value?.role === 'designer' || me.value?.role === 'administrator'
+
+  return { me, load, signIn, signOut, designs }
+})

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { call } from '../api/client'
+import { useSession } from '../session/session'
+import { fileSize, ratioText } from '../ui/format'
+import RefusalNote from '../ui/RefusalNote.vue'
+import MediaCard from './MediaCard.vue'
+import { useUploads } from './uploads'
+
+const { t } = useI18n()
+const stock = useUploads()
+const session = useSession()
+const over = ref(false)
+const search = ref('')
+const ratio = ref('')
+const error = ref<unknown>(null)
+const input = ref<HTMLInputElement>()
+
+const ratios = computed(() => [...new Set(stock.media.flatMap((one) => (one.ratio ? [ratioText(one.ratio)] : [])))].sort())
+const listed = computed(() => stock.media.filter((one) => one.name.toLowerCase().includes(search.value.toLowerCase()) && (ratio.value === '' || (one.ratio && ratioText(one.ratio) === ratio.value))))
+
+function drop(event: DragEvent): void {
+  over.value = false
+  void stock.sendAll(event.dataTransfer?.files ?? [])
+}
+function chosen(): void {
+  const files = [...(input.value?.files ?? [])]
+  if (input.value) input.value.value = ''
+  void stock.sendAll(files)
+}
+async function remove(id: string): Promise<void> {
+  error.value = null
+  try {
+    await call('DELETE', `/api/stock/${id}`)
+    await stock.load()
+  } catch (refused) {
+    error.value = refused
+  }
+}
+onMounted(() => void stock.load())
+</script>
+
+<template>
+  <section class="stock" :class="{ over }" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="drop">
+    <div class="place-head">
+      <h1>{{ t('stock.title') }}</h1>
+      <p class="hint">{{ t('stock.drop') }} {{ t('stock.kinds') }}</p>
+      <span class="spring" />
+      <label class="visually-hidden" for="stock-search">{{ t('stock.search') }}</label>
+      <input id="stock-search" v-model="search" class="form-control form-control-sm" type="search" :placeholder="t('stock.search')" />
+      <label class="visually-hidden" for="stock-ratio">{{ t('stock.ratio') }}</label>
+      <select id="stock-ratio" v-model="ratio" class="form-select form-select-sm"><option value="">{{ t('stock.any') }}</option><option v-for="one in ratios" :key="one">{{ one }}</option></select>
+      <button type="button" class="btn btn-primary btn-sm" @click="input?.click()">{{ t('stock.choose') }}</button>
+      <input ref="input" class="visually-hidden" type="file" multiple accept=".jpg,.jpeg,.png,.webp,.mp4,.webm" :aria-label="t('stock.choose')" tabindex="-1" @change="chosen" />
+    </div>
+    <RefusalNote :error="error ?? stock.error" />
+    <ul v-if="stock.uploads.some((one) => !one.done)" class="uploads" aria-live="polite">
+      <li v-for="one in stock.uploads.filter((each) => !each.done)" :key="one.key">
+        <strong>{{ one.name }}</strong>
+        <template v-if="one.fault"><span class="refusal" role="alert">{{ one.fault }}</span><button type="button" class="plain" @click="stock.dismiss(one.key)">{{ t('close') }}</button></template>
+        <template v-else><progress :value="one.sent" :max="one.total" :aria-label="one.name" /><span class="measure">{{ fileSize(one.sent) }} / {{ fileSize(one.total) }}</span></template>
+      </li>
+    </ul>
+    <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
+    <p v-else-if="stock.loaded && !listed.length" class="empty-state">{{ t('stock.nothing') }}</p>
+    <div class="media-grid">
+      <MediaCard v-for="one in listed" :key="one.id" :media="one">
+        <button v-if="session.designs()" type="button" class="plain remove" :aria-label="t('stock.remove', { name: one.name })" @click="remove(one.id)">×</button>
+      </MediaCard>
+    </div>
+  </section>
+</template>

@@ -1,0 +1,58 @@
+import { defineStore } from 'pinia'
+import { computed, ref } from 'vue'
+import { call, upload, wordsOf } from '../api/client'
+import type { MediaLine } from '../api/types'
+
+export interface Upload { key: number; name: string; total: number; sent: number; fault: string; done: boolean }
+
+/** The Stock and what is on its way there. Uploads go on while people work elsewhere. */
+export const useUploads = defineStore('uploads', () => {
+  const uploads = ref<Upload[]>([])
+  const media = ref<MediaLine[]>([])
+  const loaded = ref(false)
+  const error = ref<unknown>(null)
+  let number = 0
+  let timer: ReturnType<typeof setTimeout> | undefined
+
+  const active = computed(() => uploads.value.filter((one) => !one.done && one.fault === ''))
+  const percent = computed(() => {
+    const total = active.value.reduce((sum, one) => sum + one.total, 0)
+    return total === 0 ? 100 : Math.floor((100 * active.value.reduce((sum, one) => sum + one.sent, 0)) / total)
+  })
+
+  async function load(): Promise<void> {
+    try {
+      media.value = (await call<{ media: MediaLine[] }>('GET', '/api/sites/harrowmere/stock')).media
+      loaded.value = true
+      error.value = null
+      clearTimeout(timer)
+      if (media.value.some((one) => one.state === 'waiting')) timer = setTimeout(() => void load(), 700)
+    } catch (refused) {
+      error.value = refused
+    }
+  }
+
+  async function send(file: File): Promise<void> {
+    uploads.value.push({ key: ++number, name: file.name, total: file.size, sent: 0, fault: '', done: false })
+    const line = uploads.value[uploads.value.length - 1] as Upload
+    try {
+      await upload<MediaLine>('/api/sites/harrowmere/stock', file, (sent) => (line.sent = sent))
+      line.done = true
+      await load()
+    } catch (refused) {
+      const words = wordsOf(refused)
+      line.fault = `${words.what} ${words.mend}`
+    }
+  }
+
+  async function sendAll(files: Iterable<File>): Promise<void> {
+    for (const file of files) await send(file)
+  }
+
+  const dismiss = (key: number): void => {
+    uploads.value = uploads.value.filter((one) => one.key !== key)
+  }
+  const find = (id: string): MediaLine | undefined => media.value.find((one) => one.id === id)
+
+  return { uploads, media, loaded, error, active, percent, load, sendAll, dismiss, find }
+})

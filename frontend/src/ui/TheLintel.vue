@@ -1,0 +1,46 @@
+<script setup lang="ts">
+import { BDropdown, BDropdownItemButton, BDropdownText } from 'bootstrap-vue-next'
+import { onMounted, onUnmounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRouter } from 'vue-router'
+import { useSession } from '../session/session'
+import { useUploads } from '../stock/uploads'
+import KeySheet from './KeySheet.vue'
+
+const { t } = useI18n()
+const session = useSession()
+const uploads = useUploads()
+const router = useRouter()
+const keys = ref(false)
+const places = ['elevation', 'bench', 'stock', 'hand-off'] as const
+
+async function signOut(): Promise<void> {
+  await session.signOut()
+  await router.push('/sign-in')
+}
+
+function help(event: KeyboardEvent): void {
+  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
+  if (event.key === '?' && !typing) keys.value = true
+}
+onMounted(() => addEventListener('keydown', help))
+onUnmounted(() => removeEventListener('keydown', help))
+</script>
+
+<template>
+  <header class="lintel">
+    <RouterLink to="/elevation" class="mark"><img src="/mark.svg" alt="" width="22" height="22" /> Upper Pane</RouterLink>
+    <span class="site">Harrowmere Landing</span>
+    <nav :aria-label="t('lintel.places')">
+      <RouterLink v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</RouterLink>
+    </nav>
+    <span v-if="uploads.active.length" class="progress-word" role="status">{{ t('stock.sending', { count: uploads.active.length, percent: String(uploads.percent) }) }}</span>
+    <span class="spring" />
+    <button class="plain" type="button" :aria-label="t('lintel.keys')" @click="keys = true">?</button>
+    <BDropdown v-if="session.me" variant="link" :text="session.me.name" toggle-class="person" no-caret end>
+      <BDropdownText>{{ t(`role.${session.me.role}`) }}</BDropdownText>
+      <BDropdownItemButton @click="signOut">{{ t('session.out') }}</BDropdownItemButton>
+    </BDropdown>
+    <KeySheet v-model="keys" />
+  </header>
+</template>

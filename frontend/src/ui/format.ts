@@ -1,0 +1,9 @@
+/** Measures as people read them, always with their unit. Formatting only: the numbers are the core's. */
+export const seconds = (ms: number | null): string => (ms === null ? '' : `${(ms / 1000).toFixed(1)} s`)
+export const pixels = (width: number, height: number): string => `${width} × ${height} px`
+export const ratioText = (ratio: { exact: string; name: string | null }): string => ratio.name ?? ratio.exact
+export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`
+export const fileSize = (bytes: number): string =>
+  bytes < 1000 ? `${bytes} B` : bytes < 1e6 ? `${(bytes / 1e3).toFixed(0)} kB` : bytes < 1e9 ? `${(bytes / 1e6).toFixed(1)} MB` : `${(bytes / 1e9).toFixed(2)} GB`
+export const timeOfDay = (iso: string | number, zone: string): string =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
