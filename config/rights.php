@@ -23,7 +23,7 @@ return [
     'play_proof' => RightsListener::PLAYER,
     'session_start' => RightsListener::PUBLIC,
     'session_end' => $everyone,
-    'me' => $everyone,
+    'me' => RightsListener::PUBLIC,
     'elevation' => $everyone,
     'design_create' => $designing,
     'design_show' => $everyone,

@@ -29,11 +29,11 @@ final class Harrowmere
             ['code' => 'kiosk', 'name' => 'Ticket kiosk', 'kind' => 'LCD', 'shape' => $one($panel([1280, 800], [344.6, 215.4], 9)), 'left' => 300, 'floor' => 1150, 'player' => 'kiosk-1'],
             ['code' => 'booking', 'name' => 'Booking office', 'kind' => 'LCD', 'shape' => $one($panel([1920, 1080], [1209.6, 680.4], 9)), 'left' => 1000, 'floor' => 1900, 'player' => 'booking-1'],
             ['code' => 'gate-1', 'name' => 'Gate 1 totem', 'kind' => 'LCD', 'shape' => $one($panel([1080, 1920], [604.8, 1075.2], 12)), 'left' => 2600, 'floor' => 500, 'player' => 'gate-1'],
-            ['code' => 'gate-2', 'name' => 'Gate 2 totem', 'kind' => 'LCD', 'shape' => $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)), 'left' => 3500, 'floor' => 500, 'player' => 'gate-2'],
-            ['code' => 'hall', 'name' => 'Hall wall', 'kind' => 'LCD', 'shape' => ['grid' => ['columns' => 3, 'rows' => 2, 'panel' => $panel([1920, 1080], [1209.6, 680.4], 1.89)]], 'left' => 4600, 'floor' => 1500, 'player' => 'hall-1'],
-            ['code' => 'ribbon', 'name' => 'Quay ribbon', 'kind' => 'LED', 'shape' => $one($panel([960, 96], [5760, 576], 0)), 'left' => 3300, 'floor' => 3250, 'player' => 'ribbon-1'],
-            ['code' => 'lookout', 'name' => 'Lookout pair', 'kind' => 'LCD', 'shape' => ['grid' => ['columns' => 2, 'rows' => 1, 'panel' => $panel([3840, 2160], [1209.6, 680.4], 8)]], 'left' => 9300, 'floor' => 1600, 'player' => 'lookout-1'],
-            ['code' => 'cafe', 'name' => 'Café menu board', 'kind' => 'LCD', 'shape' => $one($panel([3840, 2160], [1428.5, 803.5], 10)), 'left' => 8600, 'floor' => 2650, 'player' => 'cafe-1'],
+            ['code' => 'gate-2', 'name' => 'Gate 2 totem', 'kind' => 'LCD', 'shape' => $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)), 'left' => 3950, 'floor' => 500, 'player' => 'gate-2'],
+            ['code' => 'hall', 'name' => 'Hall wall', 'kind' => 'LCD', 'shape' => ['grid' => ['columns' => 3, 'rows' => 2, 'panel' => $panel([1920, 1080], [1209.6, 680.4], 1.89)]], 'left' => 5300, 'floor' => 1500, 'player' => 'hall-1'],
+            ['code' => 'ribbon', 'name' => 'Quay ribbon', 'kind' => 'LED', 'shape' => $one($panel([960, 96], [5760, 576], 0)), 'left' => 4300, 'floor' => 3300, 'player' => 'ribbon-1'],
+            ['code' => 'lookout', 'name' => 'Lookout pair', 'kind' => 'LCD', 'shape' => ['grid' => ['columns' => 2, 'rows' => 1, 'panel' => $panel([3840, 2160], [1209.6, 680.4], 8)]], 'left' => 9500, 'floor' => 1050, 'player' => 'lookout-1'],
+            ['code' => 'cafe', 'name' => 'Café menu board', 'kind' => 'LCD', 'shape' => $one($panel([3840, 2160], [1428.5, 803.5], 10)), 'left' => 10400, 'floor' => 2500, 'player' => 'cafe-1'],
         ];
     }
 

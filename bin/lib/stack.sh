@@ -159,6 +159,7 @@ http {
     root $ROOT/public;
     add_header X-Content-Type-Options nosniff;
     add_header Content-Security-Policy "$policy";
+    location = /mark.svg { expires 1d; }
     location /build/ { expires 1y; try_files \$uri =404; }
     location /build/index.html { internal; }
     location /fonts/ { expires 1y; location ~ \.php\$ { return 404; } }

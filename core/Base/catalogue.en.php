@@ -41,7 +41,6 @@ return [
     'document.scene_gone' => ['The scene is no longer in this design.', 'Open a scene that is there.'],
     'document.id_taken' => ['The id “{id}” is already in use.', 'Send the command with a new id.'],
     'document.zone_unplaced' => ['Panes and zones do not match: {zones}.', 'Give every zone exactly one pane.'],
-    'document.version' => ['This document is of version {version}.', 'Open it with a newer Upper Pane.'],
     'split.outside' => ['A split at {at} px would leave nothing on one side.', 'Split between {least} and {most} px.'],
     'merge.no_neighbours' => ['{letter} has no such neighbour in its row or column.', 'Choose a neighbour that shares a whole side.'],
     'mullion.beyond' => ['{at} px is beyond where this line may go.', 'Keep it between {least} and {most} px.'],

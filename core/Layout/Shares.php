@@ -16,8 +16,6 @@ use UpperPane\Core\Geometry\Rational;
 final class Shares
 {
     /**
-     * @param list<Part> $parts
-     *
      * @return list<int> px per part
      *
      * @throws Refusal `glaze.too_large`, `glaze.not_filled` with the parts and the px; `glaze.pane_too_small`

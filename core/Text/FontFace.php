@@ -38,6 +38,37 @@ final readonly class FontFace
         return $this->sum($this->ligated($this->glyphs($text)));
     }
 
+    /**
+     * Pieces set one after another on an endless line: where each begins, and where its last visible glyph ends, in font
+     * units. A line of pieces i to j is `to[j] − from[i]` wide at any size, so that a text is shaped once, not per size.
+     *
+     * @param list<string> $pieces
+     *
+     * @return list<array{from: int, to: int}>
+     */
+    public function run(array $pieces): array
+    {
+        $advances = $this->tables['advances'];
+        $last = count($advances) - 1;
+        $spaces = [$this->tables['glyphs'][0x20] ?? 0];
+        $run = [];
+        $at = $end = 0;
+        $before = null;
+        foreach ($pieces as $piece) {
+            $from = null;
+            foreach ($this->ligated($this->glyphs($piece)) as $glyph) {
+                $at += $before === null ? 0 : $this->kerning($before, $glyph);
+                $from ??= $at;
+                $at += $advances[min($glyph, $last)];
+                $end = in_array($glyph, $spaces, true) ? $end : $at;
+                $before = $glyph;
+            }
+            $run[] = ['from' => $from ?? $at, 'to' => max($end, $from ?? $at)];
+        }
+
+        return $run;
+    }
+
     /** Exact width in px at a size in px. */
     public function widthPx(string $text, int $sizePx): Rational
     {

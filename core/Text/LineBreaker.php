@@ -37,21 +37,22 @@ final class LineBreaker
     }
 
     /**
-     * @param list<string> $pieces
+     * @param list<string>                    $pieces
+     * @param list<array{from: int, to: int}> $run    from {@see FontFace::run()}
      *
      * @return list<string>
      */
-    public static function lines(array $pieces, FontFace $face, int $sizePx, int $boxPx): array
+    public static function lines(array $pieces, array $run, Rational $boxUnits): array
     {
         $lines = [];
         $line = '';
-        foreach ($pieces as $piece) {
-            if ($line !== '' && $face->widthPx(rtrim($line.$piece, ' '), $sizePx)->compare(Rational::of($boxPx)) > 0) {
+        $first = 0;
+        foreach ($pieces as $index => $piece) {
+            if ($line !== '' && $boxUnits->compare(Rational::of($run[$index]['to'] - $run[$first]['from'])) < 0) {
                 $lines[] = rtrim($line, ' ');
-                $line = $piece;
-            } else {
-                $line .= $piece;
+                [$line, $first] = ['', $index];
             }
+            $line .= $piece;
         }
         $lines[] = rtrim($line, ' ');
 

@@ -23,10 +23,14 @@ final readonly class TextSetter
     {
         $setter = new self($face, $mode, $box, $lineHeightThousandths);
         $paragraphs = LineBreaker::paragraphs($text);
-        $pieces = $mode->wraps() ? array_map(LineBreaker::pieces(...), $paragraphs) : [];
+        $runs = [];
+        foreach ($mode->wraps() ? $paragraphs : [] as $paragraph) {
+            $pieces = LineBreaker::pieces($paragraph);
+            $runs[] = ['pieces' => $pieces, 'run' => $face->run($pieces)];
+        }
         $least = $mode->shrinks() ? min($minSizePx, $sizePx) : $sizePx;
-        for ($size = $sizePx; ; --$size) {
-            $set = $setter->at($size, $paragraphs, $pieces);
+        for ($size = $sizePx;; --$size) {
+            $set = $setter->at($size, $paragraphs, $runs);
             if (!$set->overflows || $size <= $least) {
                 return $set;
             }
@@ -34,13 +38,14 @@ final readonly class TextSetter
     }
 
     /**
-     * @param list<string>       $paragraphs
-     * @param list<list<string>> $pieces
+     * @param list<string>                                                                     $paragraphs
+     * @param list<array{pieces: list<string>, run: list<array{from: int, to: int}>}> $runs
      */
-    private function at(int $sizePx, array $paragraphs, array $pieces): SetText
+    private function at(int $sizePx, array $paragraphs, array $runs): SetText
     {
+        $boxUnits = Rational::of($this->box->width * $this->face->unitsPerEm(), $sizePx);
         $texts = match (true) {
-            $this->mode->wraps() => array_merge(...array_map(fn (array $run) => LineBreaker::lines($run, $this->face, $sizePx, $this->box->width), $pieces)),
+            $this->mode->wraps() => array_merge(...array_map(static fn (array $run) => LineBreaker::lines($run['pieces'], $run['run'], $boxUnits), $runs)),
             $this->mode === TextMode::Ellipsis => array_map(fn (string $line) => $this->ellipted($line, $sizePx), $paragraphs),
             default => $paragraphs,
         };

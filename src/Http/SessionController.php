@@ -22,13 +22,14 @@ final class SessionController
         return Problem::response(401, 'session.needed');
     }
 
+    /** Open to all, so that a page can ask who is signed in without being refused. */
     #[Route('/api/me', 'me', methods: ['GET'])]
-    public function me(Request $request, #[CurrentUser] Person $person): JsonResponse
+    public function me(Request $request, #[CurrentUser] ?Person $person): JsonResponse
     {
-        return new JsonResponse([
+        return new JsonResponse(['person' => $person === null ? null : [
             'name' => $person->name, 'email' => $person->email, 'role' => $person->role->value,
             'csrf' => $request->getSession()->get(PasswordAuthenticator::CSRF),
-        ]);
+        ]]);
     }
 
     #[Route('/api/session', 'session_end', methods: ['DELETE'])]

@@ -101,6 +101,7 @@ export interface DesignAnswer {
   revision: number
   canvas: [number, number]
   scene: string
+  now_ms: number
   undo: { undo: string | null; redo: string | null }
   between: RevisionLine[]
   order: string[]

@@ -10,7 +10,6 @@ import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
-import TitleBlock from './TitleBlock.vue'
 import { useMullionDrag, type Drag } from './useMullionDrag'
 import { useView } from './useView'
 
@@ -23,7 +22,8 @@ const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
 const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
 const { scale, left, top, trueSize, ready } = useView(room, () => canvas.value)
 const mullions = useMullionDrag(() => design.bench, () => scale.value, (mullion, at, alone) => void design.moveMullion(mullion, at, alone))
-const clockBase = Date.now()
+/** Clocks on the bench show the server's time at opening, plus the playhead. */
+const clockBase = design.answer?.now_ms ?? 0
 let stage: Stage | null = null
 
 onMounted(() => {
@@ -41,7 +41,7 @@ async function show(plans: typeof design.plans): Promise<void> {
 function draw(tMs: number, running: boolean): void {
   stage?.at(tMs, clockBase + tMs, running)
 }
-defineExpose({ draw })
+defineExpose({ draw, scale, trueSize })
 
 /** While a mullion is dragged its neighbours follow by that linear rule; the core's answer then replaces them. */
 watch(mullions.drag, (drag, before) => {
@@ -83,6 +83,5 @@ function keys(event: KeyboardEvent): void {
         <DimensionLines :scale="scale" :drag="mullions.drag.value" />
       </template>
     </div>
-    <TitleBlock :scale="scale" :true-size="trueSize" @fit="trueSize = false" @true="trueSize = true" />
   </div>
 </template>

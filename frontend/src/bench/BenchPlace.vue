@@ -17,6 +17,7 @@ import ParticularsPanel from './ParticularsPanel.vue'
 import { carried } from './stockDrag'
 import StockShelf from './StockShelf.vue'
 import TimeRail from './TimeRail.vue'
+import TitleBlock from './TitleBlock.vue'
 import { usePlayhead } from './usePlayhead'
 import type { MediaLine } from '../api/types'
 
@@ -87,7 +88,10 @@ onUnmounted(() => removeEventListener('keydown', keys))
       <BenchBar />
       <RefusalNote :error="design.refusal" />
       <BenchCanvas ref="canvas" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
-      <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
+      <div class="bench-foot">
+        <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
+        <TitleBlock v-if="canvas" :scale="canvas.scale" :true-size="canvas.trueSize" @fit="canvas.trueSize = false" @true="canvas.trueSize = true" />
+      </div>
     </section>
     <aside class="column" :aria-label="t(`bench.${tab}`)">
       <div class="tabs" role="tablist" :aria-label="t('bench.particulars')">

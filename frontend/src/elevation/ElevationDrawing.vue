@@ -16,7 +16,7 @@ const span = computed(() => Math.max(...props.surfaces.map((one) => one.left_mm 
 const top = computed(() => Math.max(...props.surfaces.map((one) => one.floor_mm + one.height_um / 1000), 1700) + MARGIN_MM)
 /** Screen px per mm. */
 const scale = computed(() => Math.max(0.01, Math.min((width.value - 40) / span.value, (height.value - 60) / top.value)))
-const floorY = computed(() => Math.min(height.value - 34, top.value * scale.value + 20))
+const floorY = computed(() => height.value - Math.max(60, (height.value - top.value * scale.value) / 3))
 
 const box = (one: SurfaceLine): Record<string, string> => ({
   left: `${20 + one.left_mm * scale.value}px`,

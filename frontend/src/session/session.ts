@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import { call, ProblemError, useCsrf } from '../api/client'
+import { call, useCsrf } from '../api/client'
 import type { Me } from '../api/types'
 
 /** Who is signed in on this page. */
@@ -11,11 +11,11 @@ export const useSession = defineStore('session', () => {
   async function load(): Promise<void> {
     if (asked.value) return
     try {
-      me.value = await call<Me>('GET', '/api/me')
-      useCsrf(me.value.csrf)
+      me.value = (await call<{ person: Me | null }>('GET', '/api/me')).person
+      useCsrf(me.value?.csrf ?? '')
       asked.value = true
-    } catch (error) {
-      asked.value = error instanceof ProblemError
+    } catch {
+      asked.value = false
     }
   }
 

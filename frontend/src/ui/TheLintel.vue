@@ -29,7 +29,7 @@ onUnmounted(() => removeEventListener('keydown', help))
 
 <template>
   <header class="lintel">
-    <RouterLink to="/elevation" class="mark"><img src="/mark.svg" alt="" width="22" height="22" /> Upper Pane</RouterLink>
+    <RouterLink to="/elevation" class="maker"><img src="/mark.svg" alt="" width="22" height="22" /> Upper Pane</RouterLink>
     <span class="site">Harrowmere Landing</span>
     <nav :aria-label="t('lintel.places')">
       <RouterLink v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</RouterLink>

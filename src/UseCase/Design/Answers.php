@@ -96,6 +96,7 @@ final readonly class Answers
             'revision' => $loaded->row->revision,
             'canvas' => $design->canvas->toArray(),
             'scene' => $design->restScene()->id,
+            'now_ms' => $this->planning->nowMs(),
             'undo' => $this->undo->describe($loaded->row, $person),
         ];
     }

@@ -26,6 +26,11 @@ final readonly class Planning
     {
     }
 
+    public function nowMs(): int
+    {
+        return $this->clock->nowMs();
+    }
+
     public function surface(SurfaceRow $row): Surface
     {
         return SurfaceReader::read(Input::of($row->shape));

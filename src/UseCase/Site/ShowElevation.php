@@ -10,8 +10,8 @@ use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\UseCase\Absent;
-use UpperPane\App\UseCase\Handoff\PlayerStates;
 use UpperPane\App\UseCase\Design\Planning;
+use UpperPane\App\UseCase\Handoff\PlayerStates;
 
 /** The site's surfaces to scale: sizes in mm, canvas, ratio, orientation, seams, and the designs of each. */
 final readonly class ShowElevation

@@ -1,0 +1,63 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Base;
+
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Core\Base\Catalogue;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+
+final class BaseTest extends TestCase
+{
+    /** The sorting example of RFC 8785 §3.2.3 (its values are kept, being text). */
+    public function testSortsKeysByUtf16CodeUnits(): void
+    {
+        $value = [
+            '€' => 'Euro Sign', "\r" => 'Carriage Return', "\u{fb33}" => 'Hebrew Letter Dalet With Dagesh', '1' => 'One',
+            "\u{1f600}" => 'Emoji: Grinning Face', "\u{80}" => 'Control', 'ö' => 'Latin Small Letter O With Diaeresis',
+        ];
+
+        preg_match_all('/:"([^"]+)"/', CanonicalJson::encode($value), $order);
+
+        self::assertSame(['Carriage Return', 'One', 'Control', 'Latin Small Letter O With Diaeresis', 'Euro Sign', 'Emoji: Grinning Face', 'Hebrew Letter Dalet With Dagesh'], $order[1]);
+    }
+
+    public function testHoldsNoFloats(): void
+    {
+        $this->expectException(\LogicException::class);
+        CanonicalJson::encode(['a' => 1.5]);
+    }
+
+    /** The pointer escapes of RFC 6901 §3. */
+    public function testNamesThePlaceOfAnUnknownKeyAsAPointer(): void
+    {
+        try {
+            Input::of(['a' => ['x/y~z' => 1]])->child('a')->keys([]);
+            self::fail('An unknown key went through.');
+        } catch (Refusal $refusal) {
+            self::assertSame('/a/x~1y~0z', $refusal->path);
+        }
+    }
+
+    /** Every code that the code names has words, and every word is used. */
+    public function testHasWordsForEveryCodeAndNoOthers(): void
+    {
+        $root = \dirname(__DIR__, 3);
+        $used = [];
+        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/core", \FilesystemIterator::SKIP_DOTS));
+        $sources = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/src", \FilesystemIterator::SKIP_DOTS));
+        foreach ([...$files, ...$sources] as $file) {
+            if ($file->getFilename() !== 'catalogue.en.php') {
+                preg_match_all("/(?:because\\(|Finding::of\\(|->finding\\(|response\\([^()']*|[?:] |Exception\\()'([a-z_]+\\.[a-z_]+)'/", (string) file_get_contents($file->getPathname()), $found);
+                $used = [...$used, ...$found[1]];
+            }
+        }
+        $known = Catalogue::codes();
+
+        self::assertSame([], array_values(array_diff(array_unique($used), $known)), 'codes without words');
+        self::assertSame([], array_values(array_diff($known, $used, ['media.missing', 'session.wrong'])), 'words without code');
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Preflight;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Surface\Panel;
+use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
+use UpperPane\Tests\Support\Build;
+
+/** Zone a is 1320 × 880, the ratio 3:2. The bounds are those of model §4 (common practice). */
+final class PreflightTest extends TestCase
+{
+    /** @return iterable<string, array{array<string, mixed>, list<string>}> a fill and the codes it must raise */
+    public static function fills(): iterable
+    {
+        yield 'nothing' => [['kind' => 'empty'], ['zone.empty']];
+        yield 'a fitting picture' => [Sketch::picture('p3x2', 'contain'), []];
+        yield 'a picture that is gone' => [Sketch::picture('gone'), ['media.missing']];
+        yield 'a picture nobody has looked at yet' => [Sketch::picture('waiting'), ['media.not_ready']];
+        yield 'stretched by a third' => [Sketch::picture('p4x2', 'stretch'), ['picture.stretched']];
+        yield 'stretched by less than 1 %' => [Sketch::picture('near', 'stretch'), []];
+        yield 'enlarged to just 1.25' => [Sketch::picture('p1056', 'contain'), []];
+        yield 'enlarged beyond 1.25' => [Sketch::picture('p1050', 'contain'), ['picture.enlarged']];
+        yield 'cover cutting a quarter' => [Sketch::picture('p4x2', 'cover'), ['picture.cut']];
+        yield 'cover cutting a ninth' => [Sketch::picture('p4x3', 'cover'), []];
+        yield 'a video longer than its slot' => [Sketch::playlist([[Sketch::video('v'), 5000], [Sketch::colour('#000000'), 1000]]), ['video.longer_than_slot']];
+        yield 'a video in full' => [Sketch::playlist([[Sketch::video('v'), null]]), []];
+        yield 'an empty playlist' => [Sketch::playlist([]), ['playlist.empty']];
+        yield 'text that fits by shrinking' => [Sketch::text(str_repeat('word ', 60), 200, ['min_size' => 12]), []];
+        yield 'text that never fits' => [Sketch::text(str_repeat('word ', 900), 200, ['min_size' => 100]), ['text.overflows']];
+        yield 'text the face lacks' => [Sketch::text('开往', 90), ['text.approximate']];
+    }
+
+    /**
+     * @param array<string, mixed> $fill
+     * @param list<string>         $codes
+     */
+    #[DataProvider('fills')]
+    public function testFindsWhatIsWrongAndNothingElse(array $fill, array $codes): void
+    {
+        $design = Build::filled(Build::filled(Build::filled(Build::board(), 'a', $fill), 'b', Sketch::colour('#123456')), 'c', Sketch::colour('#123456'));
+        $context = Build::context(
+            Build::picture('p3x2', 2640, 1760), Build::picture('p4x2', 4000, 2000), Build::picture('p4x3', 4000, 3000), Build::picture('near', 1330, 880),
+            Build::picture('p1056', 1056, 704), Build::picture('p1050', 1050, 700), Build::video('v', 1320, 880, 12_000),
+            new MediaFacts('waiting', 'waiting.jpg', '', 'image/jpeg', 1, null, null),
+        );
+        $plan = PlanCompiler::compile($design, Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1, 1)), $context);
+        $findings = Preflight::standard()->check($plan->zones);
+
+        self::assertSame($codes, array_map(static fn (Finding $finding) => $finding->code, $findings));
+        foreach ($findings as $finding) {
+            self::assertStringStartsWith('/scenes/s-rest/zones/a', $finding->path);
+            self::assertStringContainsString('A', $finding->toArray()['message']);
+            self::assertNotSame('', $finding->toArray()['mend']);
+        }
+    }
+}

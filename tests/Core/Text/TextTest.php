@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Text;
+
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Text\LineBreaker;
+use UpperPane\Core\Text\ReadingTime;
+use UpperPane\Core\Text\SetText;
+use UpperPane\Core\Text\TextMode;
+use UpperPane\Core\Text\TextSetter;
+use UpperPane\Tests\Support\TestFonts;
+
+final class TextTest extends TestCase
+{
+    private const LONG = 'The quick brown fox jumps over the lazy dog and then goes home to sleep for a while.';
+
+    /** The first line of checks.md, from Chromium: Roboto 40 px in 300 px is "The quick brown", 293.27 px. */
+    public function testWrapsWhereTheBrowserDoes(): void
+    {
+        $set = self::set(self::LONG, TextMode::Wrap, 40, Size::of(300, 1000));
+
+        self::assertSame('The quick brown', $set->lines[0]['text']);
+        self::assertEqualsWithDelta(293.27, $set->lines[0]['width']->decimal(3), 0.01);
+    }
+
+    /** Shrink takes the largest size that fits: it does, and one px more does not. */
+    public function testShrinksToTheLargestSizeThatFits(): void
+    {
+        foreach ([[600, 200], [300, 300], [1000, 90]] as [$width, $height]) {
+            $box = Size::of($width, $height);
+            $set = self::set(self::LONG, TextMode::WrapShrink, 200, $box, 10);
+            self::assertFalse($set->overflows);
+            self::assertTrue(self::set(self::LONG, TextMode::Wrap, $set->sizePx + 1, $box)->overflows);
+        }
+        self::assertTrue(self::set(self::LONG, TextMode::WrapShrink, 200, Size::of(50, 20), 30)->overflows, 'stops at the least size and says so');
+    }
+
+    public function testEllipsisCutsAtGraphemes(): void
+    {
+        $set = self::set('Zoë 👩‍👩‍👧‍👦👩‍👩‍👧‍👦👩‍👩‍👧‍👦 and many more words', TextMode::Ellipsis, 40, Size::of(300, 60));
+
+        self::assertStringEndsWith('…', $set->lines[0]['text']);
+        self::assertLessThanOrEqual(0, $set->widthPx()->compare(Rational::of(300)));
+        self::assertDoesNotMatchRegularExpression('/\x{200D}…$/u', $set->lines[0]['text']);
+        self::assertFalse($set->exact, 'Roboto has no emoji');
+    }
+
+    public function testLaysFiveThousandCharacters(): void
+    {
+        $text = mb_substr(str_repeat(self::LONG.' ', 60), 0, 5000);
+        $set = self::set($text, TextMode::WrapShrink, 72, Size::of(1320, 880), 8);
+
+        self::assertSame(mb_strlen(preg_replace('/\s+/', '', $text) ?? ''), mb_strlen(preg_replace('/\s+/', '', implode('', array_column($set->lines, 'text'))) ?? ''), 'no letter is lost');
+    }
+
+    public function testPiecesAreTheParagraph(): void
+    {
+        foreach ([self::LONG, 'a/b and/or c', '北京欢迎你', 'well-known 2026-03-14'] as $text) {
+            self::assertSame($text, implode('', LineBreaker::pieces($text)));
+        }
+        self::assertSame(['a/b'], LineBreaker::pieces('a/b'));
+    }
+
+    /** 200 words a minute, read twice, at least 3 s (from memory). */
+    public function testReadingTime(): void
+    {
+        self::assertSame([3000, 30_000], [ReadingTime::ofMs('Mind the gap'), ReadingTime::ofMs(str_repeat('word ', 50))]);
+    }
+
+    private static function set(string $text, TextMode $mode, int $size, Size $box, int $least = 1): SetText
+    {
+        return TextSetter::set($text, (new TestFonts())->face('Roboto', 400), $mode, $size, $least, $box, 1200);
+    }
+}

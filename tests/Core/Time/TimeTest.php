@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Time;
+
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Time\ClockPattern;
+use UpperPane\Core\Time\Cycles;
+use UpperPane\Core\Time\OffsetTable;
+use UpperPane\Core\Time\Playlist;
+
+final class TimeTest extends TestCase
+{
+    /** The model's check (§6): N = 2, a b c d e with x y; joint period 30 entries. */
+    public function testInterleaves(): void
+    {
+        $playlist = Playlist::of(self::entries('abcde', 1000), self::entries('xy', 10), 2);
+
+        self::assertSame('abxcdyeaxbcydex', implode('', array_slice($playlist->sequence(), 0, 15)));
+        self::assertSame(30, $playlist->periodEntries());
+        self::assertSame(20 * 1000 + 10 * 10, $playlist->periodMs());
+    }
+
+    /** An entry holds from its start up to, not including, its end, in every round. */
+    public function testFindsWhatShowsAtAnInstant(): void
+    {
+        $playlist = Playlist::of([['id' => 'a', 'ms' => 10_000], ['id' => 'b', 'ms' => 5000]]);
+        foreach ([[0, 'a', 10_000], [9999, 'a', 1], [10_000, 'b', 5000], [14_999, 'b', 1], [15_000 * 7 + 3, 'a', 9997]] as [$t, $entry, $left]) {
+            self::assertSame([$entry, $left], [$playlist->at($t)['entry'], $playlist->at($t)['left_ms']]);
+        }
+        self::assertNull(Playlist::of([])->at(5)['entry']);
+    }
+
+    /** The sequence walked step by step says the same as asking for the instant. */
+    public function testSequenceAndInstantAgree(): void
+    {
+        $playlist = Playlist::of([['id' => 'a', 'ms' => 7], ['id' => 'b', 'ms' => 3], ['id' => 'c', 'ms' => 5]], [['id' => 'x', 'ms' => 2]], 2);
+        $ms = ['a' => 7, 'b' => 3, 'c' => 5, 'x' => 2];
+        $t = 0;
+        foreach ($playlist->sequence() as $entry) {
+            self::assertSame($entry, $playlist->at($t)['entry']);
+            $t += $ms[$entry];
+        }
+        self::assertSame($t, $playlist->periodMs());
+    }
+
+    public function testFindsWhenCyclesMeetAndWhatASceneCuts(): void
+    {
+        self::assertSame(120_000, Cycles::periodMs([15_000, 40_000]));
+        self::assertNull(Cycles::periodMs([604_799_999, 604_799_998]), 'longer than seven days');
+        self::assertSame(
+            [['zone' => 'B', 'entry' => 0, 'entry_left_ms' => 20_000, 'cycle_left_ms' => 20_000]],
+            Cycles::cutAt(['A' => [5000, 5000, 5000], 'B' => [40_000]], 60_000),
+        );
+    }
+
+    public function testReadsClockPatterns(): void
+    {
+        self::assertSame(
+            [['field' => 'EEEE'], ['text' => ' '], ['field' => 'HH'], ['text' => ':'], ['field' => 'mm'], ['text' => ' '], ['text' => "o'clock"]],
+            ClockPattern::parse(Input::of("EEEE HH:mm 'o''clock'"))->tokens,
+        );
+        $this->expectException(Refusal::class);
+        ClockPattern::parse(Input::of('HH:QQ'));
+    }
+
+    /** Summer time in London begins on 29 March 2026, 01:00 UTC (EU rule, Directive 2000/84/EC; PHP's own zone data). */
+    public function testListsOffsetChanges(): void
+    {
+        $from = (int) gmmktime(0, 0, 0, 3, 20, 2026) * 1000;
+
+        self::assertSame(
+            [['from_ms' => $from, 'offset_s' => 0], ['from_ms' => (int) gmmktime(1, 0, 0, 3, 29, 2026) * 1000, 'offset_s' => 3600]],
+            OffsetTable::over(new \DateTimeZone('Europe/London'), $from, $from + 14 * 86_400_000),
+        );
+    }
+
+    /** @return list<array{id: string, ms: int}> */
+    private static function entries(string $ids, int $ms): array
+    {
+        return array_map(static fn (string $id) => ['id' => $id, 'ms' => $ms], str_split($ids));
+    }
+}

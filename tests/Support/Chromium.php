@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Support;
+
+use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Remote\DesiredCapabilities;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Symfony\Component\Process\Process;
+
+/** Debian's Chromium by its ChromeDriver: one driver for a whole run, a new profile for every session. */
+final class Chromium
+{
+    private static ?Process $driver = null;
+    private static int $port = 0;
+
+    /** @param array{int, int} $viewport */
+    public static function open(array $viewport = [1280, 800], ?string $profile = null): RemoteWebDriver
+    {
+        self::start();
+        $profile ??= sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
+        $options = (new ChromeOptions())->addArguments([
+            '--headless', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run',
+            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--autoplay-policy=no-user-gesture-required',
+            '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB', "--user-data-dir=$profile", "--window-size={$viewport[0]},{$viewport[1]}",
+        ]);
+        $capabilities = DesiredCapabilities::chrome();
+        $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL', 'performance' => 'ALL']);
+        $browser = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 60_000, 120_000);
+        self::fit($browser, $viewport);
+
+        return $browser;
+    }
+
+    public static function stop(): void
+    {
+        self::$driver?->stop(2);
+        self::$driver = null;
+    }
+
+    /**
+     * A window is larger than its viewport: measured, then enlarged by the difference.
+     *
+     * @param array{int, int} $viewport
+     */
+    private static function fit(RemoteWebDriver $browser, array $viewport): void
+    {
+        [$width, $height] = $browser->executeScript('return [innerWidth, innerHeight]');
+        $size = $browser->manage()->window()->getSize();
+        $browser->manage()->window()->setSize(new \Facebook\WebDriver\WebDriverDimension($size->getWidth() + $viewport[0] - $width, $size->getHeight() + $viewport[1] - $height));
+    }
+
+    private static function start(): void
+    {
+        if (self::$driver?->isRunning() === true) {
+            return;
+        }
+        self::$port = random_int(30_000, 39_000);
+        self::$driver = new Process(['chromedriver', '--port='.self::$port, '--log-level=SEVERE']);
+        self::$driver->setTimeout(null)->start();
+        self::$driver->waitUntil(static fn (string $type, string $text) => str_contains($text, 'started successfully'));
+        register_shutdown_function(self::stop(...));
+    }
+}

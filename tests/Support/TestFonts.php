@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Support;
+
+use UpperPane\Core\Text\FontFace;
+use UpperPane\Core\Text\FontReader;
+use UpperPane\Core\Text\Fonts;
+
+/** The app's own faces, read straight from Debian's font files. */
+final class TestFonts implements Fonts
+{
+    /** @var array<string, FontFace> */
+    private static array $faces = [];
+
+    public function face(string $family, int $weight): FontFace
+    {
+        return self::$faces["$family $weight"] ??= FontFace::ofTables($family, $weight, "$family-$weight.ttf", FontReader::tables((string) file_get_contents(self::path($family, $weight))));
+    }
+
+    public static function path(string $family, int $weight): string
+    {
+        /** @var array<string, array<int, string>> $fonts */
+        $fonts = require \dirname(__DIR__, 2).'/config/fonts.php';
+
+        return $fonts[$family][$weight];
+    }
+}
