@@ -24,9 +24,9 @@ export default ts.config(
     files: ['**/*.ts', '**/*.vue'],
     languageOptions: { parser, parserOptions: { parser: ts.parser, extraFileExtensions: ['.vue'] } },
     plugins: { boundaries },
-    settings: { 'boundaries/elements': folders.map((type) => ({ type, pattern: `frontend/src/${type}/*`, mode: 'full' })) },
+    settings: { 'boundaries/elements': folders.map((type) => ({ type, pattern: `frontend/src/${type}/*`, partialMatch: false })) },
     rules: {
-      'boundaries/dependencies': ['error', { default: 'disallow', rules: folders.map((type) => ({ from: { type }, allow: { to: { type: [type, ...uses[type]] } } })) }],
+      'boundaries/dependencies': ['error', { default: 'disallow', policies: folders.map((type) => ({ from: { element: { type } }, allow: { to: { element: { type: [type, ...uses[type]] } } } })) }],
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-invalid-void-type': 'off',
       'max-lines': ['error', { max: 300 }],

@@ -10,16 +10,16 @@ final class Brush
     /** @var \GdImage */
     private $image;
 
-    private function __construct(private readonly int $width, private readonly int $height, private readonly string $font)
+    private function __construct(private readonly int $width, private readonly int $height)
     {
         $this->image = imagecreatetruecolor(max(1, $width), max(1, $height)) ?: throw new \RuntimeException('GD gave no canvas.');
         imageantialias($this->image, true);
     }
 
     /** A view over the lake at an hour of the day; `shift` moves the ferry along, in thousandths of the width. */
-    public static function lake(string $path, int $width, int $height, string $font, int $hour, int $shift = 400): void
+    public static function lake(string $path, int $width, int $height, int $hour, int $shift = 400): void
     {
-        $brush = new self($width, $height, $font);
+        $brush = new self($width, $height);
         [$top, $low, $far, $near, $water] = match (true) {
             $hour < 9 => [[246, 206, 170], [252, 236, 214], [146, 148, 160], [86, 96, 104], [120, 148, 158]],
             $hour < 18 => [[120, 170, 196], [222, 234, 234], [104, 132, 128], [52, 86, 80], [62, 116, 130]],
@@ -38,7 +38,7 @@ final class Brush
     /** A poster: one word large, a line below, a band of colour. */
     public static function poster(string $path, int $width, int $height, string $font, string $word, string $line, string $ground, string $ink): void
     {
-        $brush = new self($width, $height, $font);
+        $brush = new self($width, $height);
         imagefilledrectangle($brush->image, 0, 0, $width, $height, $brush->hex($ground));
         $unit = intdiv(min($width, $height), 100);
         for ($ring = 5; $ring > 0; --$ring) {

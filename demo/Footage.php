@@ -10,13 +10,13 @@ use Symfony\Component\Process\Process;
 final class Footage
 {
     /** A ferry crossing the lake. */
-    public static function crossing(string $path, int $width, int $height, string $font, int $seconds, int $hour): void
+    public static function crossing(string $path, int $width, int $height, int $seconds, int $hour): void
     {
         $folder = sys_get_temp_dir().'/crossing-'.bin2hex(random_bytes(4));
         mkdir($folder);
         $frames = $seconds * 4;
         for ($i = 0; $i < $frames; ++$i) {
-            Brush::lake(sprintf('%s/%04d.jpg', $folder, $i), $width, $height, $font, $hour, -200 + intdiv(1100 * $i, $frames));
+            Brush::lake(sprintf('%s/%04d.jpg', $folder, $i), $width, $height, $hour, -200 + intdiv(1100 * $i, $frames));
         }
         $codec = str_ends_with($path, '.webm')
             ? ['-c:v', 'libvpx-vp9', '-b:v', '0', '-crf', '38', '-row-mt', '1', '-cpu-used', '8', '-deadline', 'realtime']

@@ -41,15 +41,15 @@ final class Harrowmere
     public static function media(): array
     {
         return [
-            'Lake at dawn.jpg' => static fn (string $path, string $font) => Brush::lake($path, 3960, 2640, $font, 7),
-            'Lake at noon.jpg' => static fn (string $path, string $font) => Brush::lake($path, 2640, 1760, $font, 12),
-            'Harbour at dusk.png' => static fn (string $path, string $font) => Brush::lake($path, 1920, 1080, $font, 20, 250),
-            'Totem view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1080, 1440, $font, 15, 300),
+            'Lake at dawn.jpg' => static fn (string $path, string $font) => Brush::lake($path, 3960, 2640, 7),
+            'Lake at noon.jpg' => static fn (string $path, string $font) => Brush::lake($path, 2640, 1760, 12),
+            'Harbour at dusk.png' => static fn (string $path, string $font) => Brush::lake($path, 1920, 1080, 20, 250),
+            'Totem view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1080, 1440, 15, 300),
             'Lantern evening poster.png' => static fn (string $path, string $font) => Brush::poster($path, 1320, 880, $font, 'Lantern evening', 'On the long pier, every Friday in March', '#1F3B4D', '#F2C879'),
             'Season pass poster.webp' => static fn (string $path, string $font) => Brush::poster($path, 1320, 880, $font, 'Season pass', 'Cross as often as you like until October', '#F4F1EA', '#A33F28'),
             'Old timetable scan, kept for its lettering, 1000 by 800.jpg' => static fn (string $path, string $font) => Brush::poster($path, 1000, 800, $font, '1931', 'Steamers daily', '#E9DDC4', '#4A3B2A'),
-            'Crossing to Ness.mp4' => static fn (string $path, string $font) => Footage::crossing($path, 1280, 720, $font, 12, 12),
-            'Evening crossing.webm' => static fn (string $path, string $font) => Footage::crossing($path, 640, 360, $font, 6, 20),
+            'Crossing to Ness.mp4' => static fn (string $path, string $font) => Footage::crossing($path, 1280, 720, 12, 12),
+            'Evening crossing.webm' => static fn (string $path, string $font) => Footage::crossing($path, 640, 360, 6, 20),
         ];
     }
 }

@@ -37,7 +37,12 @@ final class Catalogue
         /** @var array<string, array{string, string}>|null $entries */
         static $entries = null;
 
-        return $entries ??= require __DIR__.'/catalogue.en.php';
+        if ($entries === null) {
+            /** @var array<string, array{string, string}> $entries */
+            $entries = require __DIR__.'/catalogue.en.php';
+        }
+
+        return $entries;
     }
 
     /**

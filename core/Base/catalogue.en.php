@@ -84,7 +84,7 @@ return [
     'stock.side_too_long' => ['{width} × {height} px is beyond the {most} px that players can draw.', 'Scale it down so that no side is longer than {most} px.'],
     'stock.in_use' => ['“{name}” is used in: {designs}.', 'Replace it there first.'],
     'release.revision' => ['The design has moved on to revision {revision}.', 'Look at it again, then release.'],
-    'release.stopped' => ['{count} findings stop this release.', 'Mend them; each finding leads to its place.'],
+    'release.stopped' => ['Findings that stop this release: {count}.', 'Mend them; each finding leads to its place.'],
     'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the player should show.'],
     'hand_off.other_surface' => ['{player} does not show {surface}.', 'Choose a release made for its surface.'],
     'pairing.closed' => ['Pairing is not open for {code}.', 'Open it in Hand-off, then load this page again.'],

@@ -39,6 +39,7 @@ final readonly class Rational
     public static function product(int $a, int $b): int
     {
         $product = $a * $b;
+        // @phpstan-ignore function.alreadyNarrowedType (PHP turns an overflow into a float)
         if (!is_int($product)) {
             throw Refusal::because('number.too_large');
         }
@@ -49,6 +50,7 @@ final readonly class Rational
     public static function sum(int $a, int $b): int
     {
         $sum = $a + $b;
+        // @phpstan-ignore function.alreadyNarrowedType (PHP turns an overflow into a float)
         if (!is_int($sum)) {
             throw Refusal::because('number.too_large');
         }

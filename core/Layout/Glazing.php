@@ -57,14 +57,13 @@ final class Glazing
             $rects[] = $rect->along($axis, $start, $px);
             $start += $px + $part->gutterPx;
         }
-        $first = count($this->mullions);
-        $this->mullions = [...$this->mullions, ...array_fill(0, count($sizes) - 1, null)];
+        $before = $this->mullions;
+        $this->mullions = [];
         foreach ($part->parts as $index => $child) {
             $this->place($child, $rects[$index], "$path/parts/$index");
         }
-        for ($index = 1; $index < count($sizes); ++$index) {
-            $this->mullions[$first + $index - 1] = $this->mullion($part, $rects, $index, $path);
-        }
+        $own = array_map(fn (int $index) => $this->mullion($part, $rects, $index, $path), array_keys(array_slice($sizes, 1, null, true)));
+        $this->mullions = [...$before, ...$own, ...$this->mullions];
     }
 
     /** @param list<Rect> $rects */

@@ -61,7 +61,7 @@ final readonly class Split implements Part
     {
         $needs = array_map(fn (Part $part) => $this->neededByPart($part, $axis), $this->parts);
 
-        return $axis === $this->axis ? array_sum($needs) + $this->guttersPx() : max($needs);
+        return $axis === $this->axis ? array_sum($needs) + $this->guttersPx() : max(0, ...$needs);
     }
 
     public function paneIds(): array

@@ -71,15 +71,23 @@ final readonly class Fit
     /** @return array<string, mixed> as `bin/pane fit` prints it */
     public function toArray(): array
     {
-        $decimals = static fn (array $values, int $places) => array_map(static fn (Rational $value) => $value->decimal($places), $values);
-
         return [
-            'drawn' => $decimals($this->drawn, 3),
-            'visible' => $decimals($this->visible, 3),
-            'bars' => $decimals($this->bars, 3),
+            'drawn' => self::decimals($this->drawn, 3),
+            'visible' => self::decimals($this->visible, 3),
+            'bars' => self::decimals($this->bars, 3),
             'cut' => $this->cut->decimal(4),
-            'scale' => $decimals($this->scale, 4),
+            'scale' => self::decimals($this->scale, 4),
         ];
+    }
+
+    /**
+     * @param array<int, Rational> $values
+     *
+     * @return array<int, float|int>
+     */
+    private static function decimals(array $values, int $places): array
+    {
+        return array_map(static fn (Rational $value) => $value->decimal($places), $values);
     }
 
     /** @return array{Rational, Rational, Rational, Rational, Rational, Rational} start, length, seen start, seen length, bar before, bar after */

@@ -104,7 +104,10 @@ final class BenchView
     private static function parts(Part $tree, Scene $scene): array
     {
         $parts = [];
-        foreach ($tree instanceof Split ? $tree->parts : [] as $index => $part) {
+        if (!$tree instanceof Split) {
+            return [];
+        }
+        foreach ($tree->parts as $index => $part) {
             $neighbours = array_values(array_filter([$tree->parts[$index - 1] ?? null, $tree->parts[$index + 1] ?? null]));
             $parts[$part->id()] = [
                 'size' => $part->size()->toText(),

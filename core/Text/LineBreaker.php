@@ -22,10 +22,11 @@ final class LineBreaker
     /** @return list<string> the pieces of a paragraph between break opportunities; together they are the paragraph */
     public static function pieces(string $paragraph): array
     {
-        $iterator = \IntlBreakIterator::createLineInstance('en');
+        $iterator = \IntlBreakIterator::createLineInstance('en') ?? throw new \LogicException('ICU has no line breaks.');
         $iterator->setText($paragraph);
         $pieces = [];
         $start = 0;
+        /** @var int $end */
         foreach ($iterator as $end) {
             if ($end > 0) {
                 $pieces[] = substr($paragraph, $start, $end - $start);
@@ -67,13 +68,16 @@ final class LineBreaker
     private static function joinedAfterSlash(array $pieces): array
     {
         $joined = [];
+        $open = '';
         foreach ($pieces as $piece) {
-            $last = array_key_last($joined);
-            if ($last !== null && str_ends_with($joined[$last], '/')) {
-                $joined[$last] .= $piece;
-            } else {
-                $joined[] = $piece;
+            $open .= $piece;
+            if (!str_ends_with($open, '/')) {
+                $joined[] = $open;
+                $open = '';
             }
+        }
+        if ($open !== '') {
+            $joined[] = $open;
         }
 
         return $joined;

@@ -13,6 +13,9 @@ final class ReadingTime
     public static function ofMs(string $text): int
     {
         $iterator = \IntlBreakIterator::createWordInstance('en');
+        if (!$iterator instanceof \IntlRuleBasedBreakIterator) {
+            throw new \LogicException('ICU has no word breaks.');
+        }
         $iterator->setText($text);
         $words = 0;
         foreach ($iterator as $ignored) {

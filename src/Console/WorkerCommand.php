@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\App\Console;
 
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\ConnectionLost;
 use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Console\Attribute\AsCommand;
 use Symfony\Component\Console\Command\Command;
@@ -63,7 +62,7 @@ final class WorkerCommand extends Command
     {
         try {
             return $this->queue->claim($name);
-        } catch (ConnectionLost|ConnectionException) {
+        } catch (ConnectionException) {
             $this->entities->getConnection()->close();
 
             return null;

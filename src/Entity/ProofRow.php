@@ -17,8 +17,8 @@ class ProofRow
     #[ORM\Column]
     public bool $proven = false;
 
-    #[ORM\Column(type: 'json')]
     /** @var list<string> letters of zones that show something else */
+    #[ORM\Column(type: 'json')]
     public array $differences = [];
 
     public function __construct(

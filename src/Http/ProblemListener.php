@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\App\Http;
 
 use Doctrine\DBAL\Exception\ConnectionException;
-use Doctrine\DBAL\Exception\ConnectionLost;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\LockWaitTimeoutException;
 use Psr\Log\LoggerInterface;
@@ -46,7 +45,7 @@ final readonly class ProblemListener
     private static function databaseAway(\Throwable $fault): bool
     {
         for ($cause = $fault; $cause !== null; $cause = $cause->getPrevious()) {
-            $lost = $cause instanceof ConnectionException || $cause instanceof ConnectionLost
+            $lost = $cause instanceof ConnectionException
                 || ($cause instanceof \PDOException && preg_match('/\[(2002|2006|2013|1053)\]|gone away|Connection refused|Lost connection|server shutdown/i', $cause->getMessage()) === 1)
                 || ($cause instanceof DriverException && in_array($cause->getCode(), [1053, 2002, 2006, 2013], true));
             if ($lost) {

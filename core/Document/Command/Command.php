@@ -13,6 +13,6 @@ interface Command
     /** @throws Refusal when the design is not such that this can be done */
     public function apply(Design $design): Change;
 
-    /** @return array<string, mixed> as it is sent and stored, `do` first */
+    /** @return array{do: string, ...} as it is sent and stored, `do` first */
     public function toArray(): array;
 }

@@ -27,14 +27,18 @@ function pieces(cycle: number | null, items: { ms: number | null; entry: string 
   }
   return all.slice(0, 400)
 }
-function scrub(event: PointerEvent): void {
-  const target = event.currentTarget as HTMLElement
-  if (event.type === 'pointerdown') target.setPointerCapture(event.pointerId)
-  else if (!target.hasPointerCapture(event.pointerId)) return
+function seekTo(event: PointerEvent): void {
   const bounds = lanes.value?.getBoundingClientRect()
   if (!bounds) return
   const share = Math.max(0, Math.min(0.9999, (event.clientX - bounds.left) / bounds.width))
   emit('seek', Math.round(share * spanMs.value))
+}
+function scrub(event: PointerEvent): void {
+  seekTo(event)
+  const end = (): void => removeEventListener('pointermove', seekTo)
+  addEventListener('pointermove', seekTo)
+  addEventListener('pointerup', end, { once: true })
+  addEventListener('pointercancel', end, { once: true })
 }
 function keys(event: KeyboardEvent): void {
   const steps: Record<string, number> = { ArrowLeft: -1000, ArrowRight: 1000, PageDown: -10_000, PageUp: 10_000, Home: -props.tMs }
@@ -53,7 +57,7 @@ function keys(event: KeyboardEvent): void {
     </div>
     <div class="rail-lanes">
       <div class="lane-letters" aria-hidden="true"><button v-for="plan in design.plans" :key="plan.id" type="button" tabindex="-1" :class="{ chosen: plan.id === design.selected }" @click="design.selected = plan.id">{{ plan.letter }}</button></div>
-      <div ref="lanes" class="lanes" role="slider" tabindex="0" :aria-label="t('rail.position')" aria-valuemin="0" :aria-valuemax="spanMs" :aria-valuenow="tMs" :aria-valuetext="seconds(tMs)" @pointerdown="scrub" @pointermove="scrub" @keydown="keys">
+      <div ref="lanes" class="lanes" role="slider" tabindex="0" :aria-label="t('rail.position')" aria-valuemin="0" :aria-valuemax="spanMs" :aria-valuenow="tMs" :aria-valuetext="seconds(tMs)" @pointerdown="scrub" @keydown="keys">
         <div v-for="plan in design.plans" :key="plan.id" class="lane" :class="{ chosen: plan.id === design.selected }">
           <span v-for="(piece, index) in pieces(plan.cycle_ms, plan.items)" :key="index" class="piece" :class="{ steady: plan.cycle_ms === null }" :style="{ left: `${piece.from}%`, width: `${piece.to - piece.from}%` }">{{ piece.word }}</span>
         </div>

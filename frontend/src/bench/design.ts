@@ -24,7 +24,7 @@ export const useDesign = defineStore('design', () => {
   const selected = ref<string | null>(null)
   let queue: BatchQueue | null = null
   let running = false
-  let idle: (() => void)[] = []
+  const idle: (() => void)[] = []
 
   const id = computed(() => answer.value?.design ?? '')
   const order = computed(() => answer.value?.order ?? [])

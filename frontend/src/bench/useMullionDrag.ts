@@ -21,8 +21,6 @@ export function useMullionDrag(view: () => BenchView, scale: () => number, done:
   }
 
   function start(mullion: Mullion, event: PointerEvent): void {
-    const handle = event.currentTarget as HTMLElement
-    handle.setPointerCapture(event.pointerId)
     const origin = mullion.axis === 'x' ? event.clientX : event.clientY
     const move = (moved: PointerEvent): void => {
       const raw = Math.round(mullion.at + ((mullion.axis === 'x' ? moved.clientX : moved.clientY) - origin) / scale())
@@ -31,9 +29,9 @@ export function useMullionDrag(view: () => BenchView, scale: () => number, done:
       drag.value = { mullion, at: Math.max(least, Math.min(most, snapped.at)), alone: moved.altKey, snapped: snapped.kind }
     }
     const end = (ended: Event): void => {
-      handle.removeEventListener('pointermove', move)
-      handle.removeEventListener('pointerup', end)
-      handle.removeEventListener('pointercancel', end)
+      removeEventListener('pointermove', move)
+      removeEventListener('pointerup', end)
+      removeEventListener('pointercancel', end)
       removeEventListener('keydown', escape, true)
       const last = drag.value
       drag.value = null
@@ -42,9 +40,9 @@ export function useMullionDrag(view: () => BenchView, scale: () => number, done:
     const escape = (pressed: KeyboardEvent): void => {
       if (pressed.key === 'Escape') end(pressed)
     }
-    handle.addEventListener('pointermove', move)
-    handle.addEventListener('pointerup', end)
-    handle.addEventListener('pointercancel', end)
+    addEventListener('pointermove', move)
+    addEventListener('pointerup', end)
+    addEventListener('pointercancel', end)
     addEventListener('keydown', escape, true)
   }
 

@@ -29,10 +29,10 @@ const box = (one: SurfaceLine): Record<string, string> => ({
 <template>
   <div ref="root" class="elevation-drawing">
     <template v-if="width > 0">
-      <button v-for="one in surfaces" :key="one.code" type="button" class="surface" :class="{ chosen: one.code === chosen }" :style="box(one)" :data-surface="one.code"
-        :aria-label="`${one.name}, ${one.canvas[0]} × ${one.canvas[1]} px, ${t(`elevation.${one.orientation}`)}`" :aria-pressed="one.code === chosen" @click="emit('choose', one.code)">
+      <div v-for="one in surfaces" :key="one.code" class="surface" :class="{ chosen: one.code === chosen }" :style="box(one)">
         <SurfaceStill :surface="one" :width="(one.width_um / 1000) * scale" />
-      </button>
+        <button type="button" class="surface-face" :data-surface="one.code" :aria-label="`${one.name}, ${one.canvas[0]} × ${one.canvas[1]} px, ${t(`elevation.${one.orientation}`)}`" :aria-pressed="one.code === chosen" @click="emit('choose', one.code)" />
+      </div>
       <p v-for="one in surfaces" :key="`${one.code}-name`" class="surface-name" :style="{ left: box(one).left, top: `calc(${box(one).top} + ${box(one).height} + 4px)` }" aria-hidden="true">
         {{ one.name }}<br /><span class="measure">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span>
       </p>

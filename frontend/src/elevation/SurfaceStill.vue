@@ -25,7 +25,7 @@ onMounted(async () => {
 </script>
 
 <template>
-  <span class="still" :class="{ empty }">
+  <span class="still" :class="{ empty }" aria-hidden="true">
     <span ref="stage" class="still-stage" :style="{ transform: `scale(${width / surface.canvas[0]})` }" />
     <svg class="seams" :viewBox="`0 0 ${surface.canvas[0]} ${surface.canvas[1]}`" preserveAspectRatio="none" aria-hidden="true">
       <rect v-for="(seam, index) in surface.seams" :key="index" :x="seam[0]" :y="seam[1]" :width="seam[2]" :height="seam[3]" />

@@ -33,7 +33,10 @@ final class GlazingTest extends TestCase
         yield 'an excess below 1 px too' => [100, 0, ['33.4%', '33.4%', '33.4%'], [34, 33, 33]];
     }
 
-    /** @param list<string> $sizes @param list<int> $expected */
+    /**
+     * @param list<string> $sizes
+     * @param list<int>    $expected
+     */
     #[DataProvider('shares')]
     public function testSharesALength(int $length, int $gutter, array $sizes, array $expected): void
     {

@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use PHPUnit\Framework\TestCase;
+use UpperPane\Tests\Support\Chromium;
+use UpperPane\Tests\Support\Page;
+
+/** A test in the real interface. It fails on any console error that was not expected, and on any axe-core violation it looks for. */
+abstract class BrowserCase extends TestCase
+{
+    /** @var list<RemoteWebDriver> */
+    private array $browsers = [];
+
+    /** @var list<string> parts of console messages that this test means to cause */
+    private array $expected = [];
+
+    protected function page(int $width = 1280, int $height = 800, ?string $profile = null): Page
+    {
+        $this->browsers[] = $browser = Chromium::open([$width, $height], $profile);
+
+        return new Page($browser, $this->address());
+    }
+
+    protected function address(): string
+    {
+        return (string) getenv('UPPER_PANE_URL') ?: self::fail('Run this by bin/test, which starts the app.');
+    }
+
+    /** Says that the server will refuse: the browser logs every answer of 400 and above. */
+    protected function expectRefusals(string ...$parts): void
+    {
+        $this->expected = [...$this->expected, ...$parts];
+    }
+
+    /** No violation of WCAG 2 A and AA rules, as axe-core sees them. */
+    protected function assertAccessible(Page $page): void
+    {
+        $page->script((string) file_get_contents(\dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        /** @var list<string> $violations */
+        $violations = $page->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[arguments.length - 1]
+            axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then((result) => done(result.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join('; '))))
+            JS);
+        self::assertSame([], $violations);
+    }
+
+    protected function close(Page $page): void
+    {
+        $this->judge($page->browser);
+        $this->browsers = array_values(array_filter($this->browsers, static fn (RemoteWebDriver $browser) => $browser !== $page->browser));
+        $page->browser->quit();
+    }
+
+    protected function tearDown(): void
+    {
+        try {
+            foreach ($this->browsers as $index => $browser) {
+                if (!$this->status()->isSuccess()) {
+                    $browser->takeScreenshot(sys_get_temp_dir().'/failed-'.$this->name()."-$index.png");
+                }
+                $this->judge($browser);
+            }
+        } finally {
+            array_map(static fn (RemoteWebDriver $browser) => $browser->quit(), $this->browsers);
+            $this->browsers = [];
+        }
+    }
+
+    private function judge(RemoteWebDriver $browser): void
+    {
+        $errors = [];
+        foreach ($browser->manage()->getLog('browser') as $line) {
+            $known = array_filter($this->expected, static fn (string $part) => str_contains($line['message'], $part)) !== [];
+            if (in_array($line['level'], ['SEVERE', 'WARNING'], true) && !$known) {
+                $errors[] = $line['message'];
+            }
+        }
+        self::assertSame([], $errors, 'the console is quiet');
+    }
+}
