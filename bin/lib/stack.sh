@@ -61,9 +61,11 @@ start_mariadb() {
   if port_is_busy 127.0.0.1 "$(cat "$STACK/db-port")"; then free_port >"$STACK/db-port"; fi
   [ -f "$STACK/db-password" ] || head -c 18 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$STACK/db-password"
   chmod 600 "$STACK/db-password"
-  as_mysql mariadbd --no-defaults --datadir="$STACK/mariadb" --socket="$STACK/run/mysql.sock" --pid-file="$STACK/run/mariadb.pid" \
+  local as=()
+  [ "$(id -u)" = 0 ] && as=(setpriv --reuid=mysql --regid=mysql --clear-groups)
+  "${as[@]}" mariadbd --no-defaults --datadir="$STACK/mariadb" --socket="$STACK/run/mysql.sock" --pid-file="$STACK/run/mariadb.pid" \
     --bind-address=127.0.0.1 --port="$(cat "$STACK/db-port")" --log-error="$STACK/log/mariadb.log" --skip-name-resolve \
-    --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit="${FLUSH:-1}" --max-allowed-packet=64M >/dev/null 2>&1 &
+    --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit="${FLUSH:-1}" --max-allowed-packet=64M >/dev/null 2>&1 </dev/null &
   for _ in $(seq 1 400); do
     sql 'SELECT 1' >/dev/null 2>&1 && break
     sleep 0.05

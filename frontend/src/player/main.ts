@@ -98,8 +98,14 @@ class Player {
   }
 }
 
+/** The page and its scripts came before the service worker did: they are put into its cache by hand, so that the first reload may already be without a server. */
+async function keepShell(): Promise<void> {
+  const scripts = performance.getEntriesByType('resource').map((entry) => entry.name).filter((name) => name.includes('/build/'))
+  await (await caches.open('player-shell')).addAll([location.href, ...scripts]).catch(() => undefined)
+}
+
 async function start(): Promise<void> {
-  if ('serviceWorker' in navigator) await navigator.serviceWorker.register('/play/sw.js', { scope: '/play/' }).then(() => navigator.serviceWorker.ready)
+  if ('serviceWorker' in navigator) await navigator.serviceWorker.register('/play/sw.js', { scope: '/play/' }).then(() => navigator.serviceWorker.ready).then(keepShell).catch(() => undefined)
   else word.textContent = 'Offline play needs TLS or localhost.'
   let identity = await loadIdentity(code)
   while (!identity) {

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Tests\Support\Page;
+
+/** The same way without a mouse: every step by Tab, Enter, arrows and the keys of the sheet. */
+final class KeyboardTest extends BrowserCase
+{
+    public function testTheStoryByKeyboardAlone(): void
+    {
+        $page = $this->page();
+        $page->open('/sign-in')->find('#email');
+        $page->keys('dina@harrowmere.example', Keys::TAB, 'harrowmere', Keys::ENTER)->see('Elevation', 'h1');
+
+        $this->tabTo($page, 'Booking office, 1920');
+        $page->keys(Keys::ENTER)->see('Booking office', 'aside h2');
+        $this->tabTo($page, 'Name of the new design');
+        $page->keys('By keys', Keys::ENTER)->see('By keys', '.bench-bar h1');
+
+        $this->tabTo($page, 'Zone A');
+        $page->keys('R')->until('two panes', fn () => count($page->all('.pane')) === 2);
+        $page->keys('C')->until('three panes', fn () => count($page->all('.pane')) === 3);
+        $this->tabTo($page, 'Mullion between');
+        $line = (int) $this->focused($page, 'aria-valuenow');
+        $page->keys(Keys::SHIFT.Keys::ARROW_DOWN.Keys::NULL);
+        $page->until('the mullion moved by 10 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 10);
+        $page->keys(Keys::ARROW_UP)->until('and back by 1 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 9);
+        $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('undone', fn () => (int) $this->focused($page, 'aria-valuenow') !== $line + 9);
+
+        $this->tabTo($page, 'Zone A', true);
+        $this->tabTo($page, 'Stock');
+        $page->keys(Keys::ARROW_LEFT, Keys::ARROW_RIGHT);
+        $this->tabTo($page, 'Particulars');
+        $page->keys(Keys::ARROW_RIGHT)->see('Lake at dawn.jpg', 'aside');
+        $this->tabTo($page, 'Put into A: Lake at dawn.jpg');
+        $page->keys(Keys::ENTER)->see('Lake at dawn.jpg', '.media-facts');
+        $this->tabTo($page, 'Zone A', true);
+        $page->keys('m')->until('merged', fn () => count($page->all('.pane')) === 2);
+        $this->tabTo($page, 'Playhead');
+        $page->keys(Keys::ARROW_RIGHT)->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
+        $page->keys('?')->see('Split into columns', '.modal');
+        $page->keys(Keys::ESCAPE)->gone('.modal');
+    }
+
+    /** Presses Tab until what has the focus is named so. */
+    private function tabTo(Page $page, string $name, bool $back = false): void
+    {
+        $seen = [];
+        for ($press = 0; $press < 120; ++$press) {
+            $focused = (string) $page->script('const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] ? e.labels[0].innerText : e.innerText) || ""');
+            $seen[] = mb_substr(trim($focused), 0, 24);
+            if (str_starts_with(trim($focused), $name)) {
+                return;
+            }
+            $actions = new WebDriverActions($page->browser);
+            ($back ? $actions->keyDown(null, Keys::SHIFT)->sendKeys(null, Keys::TAB)->keyUp(null, Keys::SHIFT) : $actions->sendKeys(null, Keys::TAB))->perform();
+        }
+        self::fail("Tab never reached “{$name}”: ".implode(" > ", array_slice($seen, 0, 60)));
+    }
+
+    private function focused(Page $page, string $attribute): ?string
+    {
+        return $page->script('return document.activeElement.getAttribute(arguments[0])', $attribute);
+    }
+}

@@ -1,0 +1,134 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
+use Facebook\WebDriver\WebDriverBy;
+use UpperPane\Tests\Support\Files;
+use UpperPane\Tests\Support\Page;
+use UpperPane\Tests\Support\Stack;
+
+/** What goes wrong on a working day: two people at once, a database that goes away, files that are not what they seem, a server that stops. */
+final class TroubleTest extends BrowserCase
+{
+    private const GATE = '0b0c1d00-0000-4000-8000-000000000003';
+    private const CAFE = '0b0c1d00-0000-4000-8000-000000000005';
+
+    public function testTwoPeopleAtOnce(): void
+    {
+        $this->expectRefusals('status of 409');
+        $dina = $this->page()->signIn()->open('/bench/'.self::GATE);
+        $ada = $this->page()->signIn('ada')->open('/bench/'.self::GATE);
+        $dina->find('.pane');
+        $ada->find('.pane');
+
+        // Different zones: both are kept.
+        $this->write($ada, 'Zone C', "Bring a coat.\nAda");
+        $this->write($dina, 'Zone A', 'Gate two');
+        $dina->until('Dina sees both', fn () => $this->shows($dina, 'Bring a coat.') && $this->shows($dina, 'Gate two'));
+
+        // The same zone: the choice is shown, and mine wins only when I say so.
+        $this->write($dina, 'Zone C', 'Bring an umbrella.');
+        $this->write($ada, 'Zone C', 'Bring a torch.');
+        $ada->see('Dina Okafor changed the same place', '.modal');
+        $ada->see('Bring an umbrella.', '.modal');
+        $this->assertAccessible($ada);
+        $ada->press('Use mine', '.modal')->gone('.modal');
+        $ada->until('Ada’s is there', fn () => $this->shows($ada, 'Bring a torch.'));
+
+        // Undo of what another has changed since is refused, naming who.
+        $dina->open('/bench/'.self::GATE)->find('.pane');
+        $dina->press('Undo')->see('Ada Wren has since changed the same place', '[role=alert]');
+    }
+
+    public function testTheDatabaseGoesAwayWhileEditing(): void
+    {
+        $this->expectRefusals('status of 503', 'status of 502', 'status of 500');
+        $page = $this->page()->signIn()->open('/bench/'.self::CAFE);
+        $page->find('.pane');
+        Stack::stop('mariadb');
+        try {
+            $this->write($page, 'Zone A', 'Tea 3.10');
+            $page->see('waits for the server', '.save-word');
+            self::assertSame('Tea 3.10', $page->field('Text')->getAttribute('value'), 'what was typed is still there');
+        } finally {
+            Stack::start('mariadb');
+        }
+        $page->see('saved, revision', '.save-word');
+        $page->open('/bench/'.self::CAFE)->until('it was sent', fn () => $this->shows($page, 'Tea 3.10'));
+    }
+
+    public function testFilesThatAreNotWhatTheySeem(): void
+    {
+        $this->expectRefusals('status of 422');
+        $page = $this->page()->signIn()->open('/stock');
+        $page->see('Lake at dawn.jpg');
+        $whole = (string) file_get_contents(Files::picture('whole.jpg', 1200, 900));
+        $files = [
+            Files::bytes('nothing.jpg', '') => '“nothing.jpg” has 0 bytes.',
+            Files::bytes('letter.png', 'Dear harbour master, this is no picture.') => '“letter.png” is text/plain by its content',
+            Files::bytes('cut off.jpg', substr($whole, 0, intdiv(strlen($whole), 2))) => 'it is damaged or cut off',
+            Files::picture('far too wide.png', 30_000, 4) => '30000 × 4 px is beyond the 16384 px',
+        ];
+        foreach ($files as $path => $words) {
+            $page->browser->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))->sendKeys($path);
+            $page->see($words, '.refusal');
+        }
+        $this->assertAccessible($page);
+    }
+
+    public function testAPlayerGoesOnWithoutTheServer(): void
+    {
+        $this->expectRefusals('net::ERR', 'Failed to load', 'status of 5', 'Failed to fetch');
+        $player = $this->page(1080, 1920);
+        // The machine's clock is two minutes behind: the player asks the server's time and corrects.
+        (new ChromeDevToolsDriver($player->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => 'const real = Date.now; Date.now = () => real() - 120000']);
+        $page = $this->page()->signIn()->open('/hand-off');
+        $player->open('/play/gate-1')->until('it plays', fn () => $player->all('.pane-text') !== [], 30);
+        $page->until('it is proven', fn () => str_contains($page->find('[data-player="gate-1"]')->getText(), 'its clock was stepped') && $page->all('[data-player="gate-1"] .state.proven') !== [], 30);
+        $this->close($page);
+        $clock = (string) $player->script('return document.querySelector(".pane-clock").innerText');
+        self::assertStringContainsString((new \DateTimeImmutable('now', new \DateTimeZone('Europe/London')))->format('l j F'), $clock);
+
+        $player->until('the shell is kept', fn () => $player->browser->executeAsyncScript('const done = arguments[0]; caches.match(location.href).then((page) => done(!!page && !!navigator.serviceWorker.controller))'));
+        Stack::stop('nginx');
+        try {
+            $player->open('/play/gate-1')->until('it plays again without the server', fn () => $player->all('.pane-text') !== [], 30);
+            $player->until('its picture is there', fn () => $player->script('const i = document.querySelector(".pane-picture img"); return i && i.complete && i.naturalWidth > 0'));
+        } finally {
+            Stack::start('nginx');
+        }
+    }
+
+    public function testALateJoinerStartsTheVideoAtTheRightPlace(): void
+    {
+        $page = $this->page()->signIn();
+        $this->expectRefusals('status of 409');
+        $csrf = $page->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/me").then((r) => r.json()).then((me) => done(me.person.csrf))');
+        $post = static fn (string $path, array $body): array => (array) $page->browser->executeAsyncScript(
+            'const [path, csrf, body, done] = arguments; fetch(path, { method: "POST", headers: { "X-Csrf-Token": csrf, "Content-Type": "application/json" }, body }).then((r) => r.json()).then(done)',
+            [$path, $csrf, (string) json_encode($body)],
+        );
+        $design = '0b0c1d00-0000-4000-8000-000000000004';
+        $release = $post("/api/designs/$design/releases", ['revision' => 1, 'note' => '']);
+        $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 0]);
+        $player = $this->page();
+        $player->open('/play/hall-1');
+        $late = $player->until('the video runs', fn () => $player->script('const v = document.querySelector("video"); return v && v.readyState >= 2 && !v.paused && !v.seeking && v.currentTime > 0.5 ? [v.currentTime, Date.now()] : null'), 30);
+        $expected = fmod(((float) $late[1] - (float) $given['ordered']['start_ms']) / 1000, 12.0);
+
+        self::assertEqualsWithDelta(0.0, min(abs($expected - $late[0]), 12 - abs($expected - $late[0])), 0.6);
+    }
+
+    private function write(Page $page, string $zone, string $text): void
+    {
+        $page->click("[aria-label^=\"$zone\"]")->press('Particulars', '.tabs')->typeIn('Text', $text);
+    }
+
+    private function shows(Page $page, string $text): bool
+    {
+        return (bool) $page->script('return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes(arguments[0]))', $text);
+    }
+}
