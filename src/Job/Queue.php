@@ -17,14 +17,14 @@ final readonly class Queue
     public const LEASE_MS = 30_000;
     public const MOST_ATTEMPTS = 5;
 
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private string $table = 'job')
     {
     }
 
     /** @param array<string, mixed> $payload */
     public function add(string $kind, array $payload): void
     {
-        $this->database->insert('job', ['kind' => $kind, 'payload' => json_encode($payload, \JSON_THROW_ON_ERROR), 'state' => 'waiting', 'due_ms' => self::nowMs()]);
+        $this->database->insert($this->table, ['kind' => $kind, 'payload' => json_encode($payload, \JSON_THROW_ON_ERROR), 'state' => 'waiting', 'due_ms' => self::nowMs()]);
     }
 
     public function claim(string $worker): ?Claimed
@@ -33,7 +33,7 @@ final readonly class Queue
 
         return $this->database->transactional(function () use ($worker) {
             $row = $this->database->fetchAssociative(
-                "SELECT id, kind, payload, attempt FROM job WHERE (state = 'waiting' AND due_ms <= ?) OR (state = 'running' AND lease_ms < ?) ORDER BY id LIMIT 1 FOR UPDATE SKIP LOCKED",
+                "SELECT id, kind, payload, attempt FROM {$this->table} WHERE (state = 'waiting' AND due_ms <= ?) OR (state = 'running' AND lease_ms < ?) ORDER BY id LIMIT 1 FOR UPDATE SKIP LOCKED",
                 [self::nowMs(), self::nowMs()],
             );
             if ($row === false) {
@@ -41,11 +41,11 @@ final readonly class Queue
             }
             $claimed = new Claimed((int) $row['id'], (string) $row['kind'], json_decode((string) $row['payload'], true), (int) $row['attempt'] + 1);
             if ($claimed->attempt > self::MOST_ATTEMPTS) {
-                $this->database->update('job', ['state' => 'failed', 'fault' => 'Its worker was lost five times.'], ['id' => $claimed->id]);
+                $this->database->update($this->table, ['state' => 'failed', 'fault' => 'Its worker was lost five times.'], ['id' => $claimed->id]);
 
                 return null;
             }
-            $this->database->update('job', ['state' => 'running', 'worker' => $worker, 'attempt' => $claimed->attempt, 'lease_ms' => self::nowMs() + self::LEASE_MS], ['id' => $claimed->id]);
+            $this->database->update($this->table, ['state' => 'running', 'worker' => $worker, 'attempt' => $claimed->attempt, 'lease_ms' => self::nowMs() + self::LEASE_MS], ['id' => $claimed->id]);
 
             return $claimed;
         });
@@ -53,12 +53,12 @@ final readonly class Queue
 
     public function heartbeat(Claimed $job): void
     {
-        $this->database->executeStatement("UPDATE job SET lease_ms = ? WHERE id = ? AND attempt = ? AND state = 'running'", [self::nowMs() + self::LEASE_MS, $job->id, $job->attempt]);
+        $this->database->executeStatement("UPDATE {$this->table} SET lease_ms = ? WHERE id = ? AND attempt = ? AND state = 'running'", [self::nowMs() + self::LEASE_MS, $job->id, $job->attempt]);
     }
 
     public function finish(Claimed $job): void
     {
-        $this->database->executeStatement("UPDATE job SET state = 'done' WHERE id = ? AND attempt = ? AND state = 'running'", [$job->id, $job->attempt]);
+        $this->database->executeStatement("UPDATE {$this->table} SET state = 'done' WHERE id = ? AND attempt = ? AND state = 'running'", [$job->id, $job->attempt]);
     }
 
     /** Tried again after a while that grows with each attempt; after the fifth it stays failed and is shown. */
@@ -66,7 +66,7 @@ final readonly class Queue
     {
         $state = $job->attempt >= self::MOST_ATTEMPTS ? 'failed' : 'waiting';
         $this->database->executeStatement(
-            "UPDATE job SET state = ?, due_ms = ?, fault = ? WHERE id = ? AND attempt = ? AND state = 'running'",
+            "UPDATE {$this->table} SET state = ?, due_ms = ?, fault = ? WHERE id = ? AND attempt = ? AND state = 'running'",
             [$state, self::nowMs() + 1000 * 2 ** $job->attempt, mb_substr($fault, 0, 500), $job->id, $job->attempt],
         );
     }

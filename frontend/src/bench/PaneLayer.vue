@@ -77,7 +77,7 @@ const severity = (zone: string): string => {
       :style="box(plan)" :data-pane="plan.id" @pointermove="hover(plan, $event)" @pointerleave="pointer = null">
       <button type="button" class="pane-face" :aria-pressed="plan.id === design.selected"
         :aria-label="t('bench.zone', { letter: plan.letter, size: pixels(plan.rect[2], plan.rect[3]), fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) })"
-        @click="design.selected = plan.id" @focus="design.selected = plan.id" @keydown="keys(plan, $event)" />
+        @click="design.selected = plan.id" @keydown="keys(plan, $event)" />
       <span class="pane-label" aria-hidden="true"><b>{{ plan.letter }}</b><span v-if="plan.id === design.selected && plan.rect[2] * scale > 90" class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}</span></span>
       <template v-if="editable && plan.id === design.selected && !drag">
         <button type="button" tabindex="-1" class="edge-handle along-top" :aria-label="t('bench.split-columns', { letter: plan.letter })" @pointermove="aim(plan, 'x', $event)" @pointerleave="guide = null" @click="cut" />

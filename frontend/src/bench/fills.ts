@@ -6,7 +6,7 @@ const style: TextStyle = {
   colour: '#F4F1EA', ground: '#1D2A33', align: 'left', valign: 'middle', padding: 40,
 }
 export const freshText = (text = ''): TextFill => ({ kind: 'text', text, ...style })
-export const freshClock = (): ClockFill => ({ kind: 'clock', pattern: 'HH:mm', ...style, align: 'centre', size: 160 })
+const freshClock = (): ClockFill => ({ kind: 'clock', pattern: 'HH:mm', ...style, align: 'centre', size: 160 })
 export const freshColour = (): ColourFill => ({ kind: 'colour', colour: '#276B62' })
 
 export function mediaFill(media: MediaLine): MediaFill {

@@ -1,7 +1,7 @@
 import { get, set } from 'idb-keyval'
 import type { Command } from '../api/types'
 
-export interface Batch { batch: string; commands: Command[]; target: string; at: number; sent: boolean }
+interface Batch { batch: string; commands: Command[]; target: string; at: number; sent: boolean }
 
 const COALESCE_MS = 1000
 

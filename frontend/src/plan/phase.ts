@@ -1,6 +1,6 @@
 import type { ZonePlan } from './types'
 
-export interface Showing {
+interface Showing {
   index: number
   sinceMs: number
   leftMs: number | null

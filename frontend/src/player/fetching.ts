@@ -2,7 +2,7 @@ import { loadFace } from '../plan/faces'
 import type { Plan } from '../plan/types'
 import type { Held, Identity, Order } from './store'
 
-export interface Orders { number: number; release: Order | null }
+interface Orders { number: number; release: Order | null }
 
 async function json<T>(path: string, init?: RequestInit): Promise<T> {
   const response = await fetch(path, { cache: 'no-cache', ...init })

@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { call, upload, wordsOf } from '../api/client'
 import type { MediaLine } from '../api/types'
 
-export interface Upload { key: number; name: string; total: number; sent: number; fault: string; done: boolean }
+interface Upload { key: number; name: string; total: number; sent: number; fault: string; done: boolean }
 
 /** The Stock and what is on its way there. Uploads go on while people work elsewhere. */
 export const useUploads = defineStore('uploads', () => {

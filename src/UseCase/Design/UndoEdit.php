@@ -44,7 +44,7 @@ final readonly class UndoEdit
             if ($target === null) {
                 throw Conflict::because('undo.nothing');
             }
-            $this->refuseIfTouched($loaded, $target);
+            $this->refuseIfTouched($loaded, $target, $person);
             $batch = Batch::parse(Input::of($target->inverses));
             try {
                 $result = $batch->apply($loaded->document);
@@ -60,11 +60,14 @@ final readonly class UndoEdit
         });
     }
 
-    /** Undone batches and the undos that cancelled them do not count: together they changed nothing. */
-    private function refuseIfTouched(LoadedDesign $loaded, Revision $target): void
+    /**
+     * Others' undone batches and the undos that cancelled them do not count: together they changed nothing. One's own are
+     * taken in their order, so they never stand between.
+     */
+    private function refuseIfTouched(LoadedDesign $loaded, Revision $target, Person $person): void
     {
         foreach ($this->answers->since($loaded, $target->number) as $later) {
-            $stands = !$later->undone && $later->kind !== UndoStack::UNDO;
+            $stands = $later->author !== $person && !$later->undone && $later->kind !== UndoStack::UNDO;
             if ($stands && array_intersect($later->writes, [...$target->reads, ...$target->writes]) !== []) {
                 throw Conflict::because('undo.changed_since', ['who' => $later->author->name, 'what' => $later->label]);
             }

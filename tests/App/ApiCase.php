@@ -1,0 +1,81 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
+use UpperPane\App\Kernel;
+
+/** The app behind its HTTP interface, on the demo's data; every test's writes are rolled back. */
+abstract class ApiCase extends KernelTestCase
+{
+    protected const BOARD = '0b0c1d00-0000-4000-8000-000000000005';
+    protected Response $response;
+    private string $csrf = '';
+
+    /** @var array<string, string> */
+    private array $cookies = [];
+
+    protected static function getKernelClass(): string
+    {
+        return Kernel::class;
+    }
+
+    protected function setUp(): void
+    {
+        self::bootKernel(['debug' => false]);
+    }
+
+    protected function signIn(string $who = 'dina'): void
+    {
+        $this->signOut();
+        $this->call('POST', '/api/session', ['email' => "$who@harrowmere.example", 'password' => 'harrowmere'], 204);
+        $this->csrf = (string) $this->call('GET', '/api/me')['person']['csrf'];
+    }
+
+    protected function signOut(): void
+    {
+        $this->cookies = [];
+        $this->csrf = '';
+    }
+
+    /**
+     * @param array<string, mixed>|null $body
+     * @param array<string, string>     $server
+     *
+     * @return array<string, mixed>
+     */
+    protected function call(string $method, string $path, ?array $body = null, ?int $status = null, array $server = []): array
+    {
+        $kernel = self::$kernel ?? self::fail('no kernel');
+        $kernel->getContainer()->get('services_resetter')->reset();
+        $request = Request::create($path, $method, cookies: $this->cookies, server: $server + ['HTTP_X_CSRF_TOKEN' => $this->csrf, 'CONTENT_TYPE' => 'application/json'], content: $body === null ? '' : (string) json_encode($body));
+        $this->response = $kernel->handle($request);
+        foreach ($this->response->headers->getCookies() as $cookie) {
+            $this->cookies[$cookie->getName()] = (string) $cookie->getValue();
+        }
+        if ($status !== null) {
+            self::assertSame($status, $this->response->getStatusCode(), (string) $this->response->getContent());
+        }
+
+        return (array) json_decode((string) $this->response->getContent(), true);
+    }
+
+    /**
+     * @param list<array<string, mixed>> $commands
+     *
+     * @return array<string, mixed>
+     */
+    protected function edit(array $commands, int $revision, int $status = 200, ?string $batch = null): array
+    {
+        return $this->call('POST', '/api/designs/'.self::BOARD.'/batches', ['batch' => $batch ?? self::uuid(), 'revision' => $revision, 'commands' => $commands], $status);
+    }
+
+    protected static function uuid(): string
+    {
+        return \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
+    }
+}

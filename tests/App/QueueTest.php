@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+use Doctrine\DBAL\Connection;
+use Doctrine\DBAL\DriverManager;
+use PHPUnit\Framework\TestCase;
+use UpperPane\App\Job\Queue;
+
+/** The job table with two workers on connections of their own: no job is done twice, a killed worker's job is taken up again. */
+final class QueueTest extends TestCase
+{
+    private Connection $one;
+    private Connection $other;
+
+    protected function setUp(): void
+    {
+        $parameters = (new \Doctrine\DBAL\Tools\DsnParser(['mysql' => 'pdo_mysql']))->parse((string) getenv('UPPER_PANE_DATABASE'));
+        [$this->one, $this->other] = [DriverManager::getConnection($parameters), DriverManager::getConnection($parameters)];
+        // A table of its own: the running worker would take these jobs otherwise.
+        $this->one->executeStatement('DROP TABLE IF EXISTS job_probe');
+        $this->one->executeStatement('CREATE TABLE job_probe LIKE job');
+    }
+
+    protected function tearDown(): void
+    {
+        $this->one->executeStatement('DROP TABLE job_probe');
+    }
+
+    public function testAJobHeldByOneWorkerIsSkippedByTheOtherUntilItsLeaseRunsOut(): void
+    {
+        $this->one->insert('job_probe', ['kind' => 'test', 'payload' => '{"n":1}', 'state' => 'waiting', 'due_ms' => 0]);
+        $first = (new Queue($this->one, 'job_probe'))->claim('one');
+        self::assertSame(['test', 1, ['n' => 1]], [$first?->kind, $first?->attempt, $first?->payload]);
+        self::assertNull((new Queue($this->other, 'job_probe'))->claim('other'));
+
+        $this->one->executeStatement("UPDATE job_probe SET lease_ms = 0 WHERE kind = 'test'");
+        $second = (new Queue($this->other, 'job_probe'))->claim('other');
+        self::assertSame([$first?->id, 2], [$second?->id, $second?->attempt]);
+        self::assertNotNull($first);
+        self::assertNotNull($second);
+        (new Queue($this->one, 'job_probe'))->finish($first);
+        self::assertSame('running', $this->state(), 'the lost worker’s word does not count any more');
+        (new Queue($this->other, 'job_probe'))->finish($second);
+        self::assertSame('done', $this->state());
+    }
+
+    public function testAFailingJobIsTriedFiveTimesThenShown(): void
+    {
+        $this->one->insert('job_probe', ['kind' => 'test', 'payload' => '{}', 'state' => 'waiting', 'due_ms' => 0]);
+        $queue = new Queue($this->one, 'job_probe');
+        for ($attempt = 1; $attempt <= Queue::MOST_ATTEMPTS; ++$attempt) {
+            $this->one->executeStatement("UPDATE job_probe SET due_ms = 0 WHERE kind = 'test'");
+            $job = $queue->claim('one');
+            self::assertNotNull($job);
+            $queue->fail($job, 'broken');
+        }
+        self::assertSame('failed', $this->state());
+        self::assertNull($queue->claim('one'));
+    }
+
+    private function state(): string
+    {
+        return (string) $this->one->fetchOne("SELECT state FROM job_probe WHERE kind = 'test'");
+    }
+}
