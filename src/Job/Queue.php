@@ -27,6 +27,7 @@ final readonly class Queue
         $this->database->insert($this->table, ['kind' => $kind, 'payload' => json_encode($payload, \JSON_THROW_ON_ERROR), 'state' => 'waiting', 'due_ms' => self::nowMs()]);
     }
 
+    /** @phpstan-impure */
     public function claim(string $worker): ?Claimed
     {
         $this->database->setTransactionIsolation(TransactionIsolationLevel::READ_COMMITTED);
