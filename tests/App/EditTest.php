@@ -49,7 +49,7 @@ final class EditTest extends ApiCase
         self::assertSame('undo.nothing', $this->call('POST', "$path/redo", ['batch' => self::uuid()], 409)['code']);
 
         $this->signIn('ada');
-        $this->edit([Sketch::fill('z-right', Sketch::colour('#999999'))], 6);
+        $this->edit([Sketch::fill('z-right', Sketch::colour('#999999'))], 7);
         $this->signIn();
         $refused = $this->call('POST', "$path/undo", ['batch' => self::uuid()], 409);
         self::assertSame(['undo.changed_since', 'Ada Wren'], [$refused['code'], $refused['params']['who']]);

@@ -1,0 +1,102 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Support;
+
+use UpperPane\Demo\Sketch;
+
+/** One kept-alive connection to the running app, and the fixed load of the benchmark: 200 zones. */
+final class BenchClient
+{
+    public const DESIGN = '0b0c1dff-0000-4000-8000-0000000000ff';
+    private \CurlHandle $curl;
+    private string $csrf = '';
+    public int $revision = 0;
+
+    public function __construct(private readonly string $address)
+    {
+        $this->curl = curl_init() ?: throw new \RuntimeException('curl');
+        curl_setopt_array($this->curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_TCP_NODELAY => true]);
+        $this->call('POST', '/api/session', ['email' => 'dina@harrowmere.example', 'password' => 'harrowmere']);
+        $this->csrf = $this->call('GET', '/api/me')['person']['csrf'];
+    }
+
+    /**
+     * @param array<string, mixed>|null $body
+     * @param list<string>              $headers
+     *
+     * @return array<string, mixed>
+     */
+    public function call(string $method, string $path, ?array $body = null, array $headers = []): array
+    {
+        curl_setopt_array($this->curl, [
+            \CURLOPT_URL => $this->address.$path, \CURLOPT_CUSTOMREQUEST => $method,
+            \CURLOPT_HTTPHEADER => ['X-Csrf-Token: '.$this->csrf, 'Content-Type: application/json', ...$headers],
+            \CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
+        ]);
+        $answer = (string) curl_exec($this->curl);
+        $status = (int) curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE);
+        if ($status >= 400) {
+            throw new \RuntimeException("$method $path: $status $answer");
+        }
+
+        return (array) json_decode($answer, true);
+    }
+
+    /** What the last request took, in ms, as curl measured it. */
+    public function tookMs(): float
+    {
+        return curl_getinfo($this->curl, \CURLINFO_TOTAL_TIME_T) / 1000;
+    }
+
+    /** @param list<array<string, mixed>> $commands */
+    public function edit(array $commands): void
+    {
+        $uuid = \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
+        $this->revision = $this->call('POST', '/api/designs/'.self::DESIGN.'/batches', ['batch' => $uuid, 'revision' => $this->revision, 'commands' => $commands])['revision'];
+    }
+
+    /** 80 texts of which 40 shrink, 60 pictures, 20 playlists of 10, 10 clocks, 30 colours, in 20 columns of 10. */
+    public function makeLoad(): void
+    {
+        $this->call('POST', '/api/surfaces/cafe/designs', ['design' => self::DESIGN, 'name' => 'Two hundred zones']);
+        $media = array_values(array_filter($this->call('GET', '/api/sites/harrowmere/stock')['media'], static fn (array $one) => str_starts_with($one['mime'], 'image/')));
+        $zones = ['z-0b0c1dff'];
+        $splits = [];
+        for ($column = 1; $column < 20; ++$column) {
+            $splits[] = Sketch::split($zones[$column - 1], 'columns', 192 * $column, $zones[] = "c$column");
+        }
+        $this->edit($splits);
+        foreach ($zones as $column => $top) {
+            $splits = [];
+            $above = $top;
+            for ($row = 1; $row < 10; ++$row) {
+                $splits[] = Sketch::split($above, 'rows', 216 * $row, $above = "c{$column}r$row");
+            }
+            $this->edit($splits);
+        }
+        foreach (array_chunk($this->call('GET', '/api/designs/'.self::DESIGN)['order'], 50) as $part => $chunk) {
+            $this->edit(array_map(fn (int $i) => Sketch::fill($chunk[$i], $this->fill($part * 50 + $i, $media)), array_keys($chunk)));
+        }
+    }
+
+    /**
+     * @param list<array<string, mixed>> $media
+     *
+     * @return array<string, mixed>
+     */
+    private function fill(int $number, array $media): array
+    {
+        $picture = static fn (int $i) => Sketch::picture((string) $media[$i % count($media)]['id']);
+
+        return match (true) {
+            $number < 40 => Sketch::text("Boat $number leaves from the outer pontoon at low water", 24, ['mode' => 'wrap']),
+            $number < 80 => Sketch::text("Boat $number leaves from the outer pontoon at low water and waits there", 90, ['min_size' => 8, 'padding' => 4]),
+            $number < 140 => $picture($number),
+            $number < 160 => Sketch::playlist(array_map(static fn (int $i) => [$picture($i), 4000 + $i], range(0, 9))),
+            $number < 170 => Sketch::clock('HH:mm:ss', 40, ['padding' => 4]),
+            default => Sketch::colour(sprintf('#%06X', $number * 4001)),
+        };
+    }
+}
