@@ -40,8 +40,12 @@ final readonly class Design
         return new self($name, $canvas, $widthUm, $heightUm, 1, [$sceneId => $scene]);
     }
 
-    /** @throws Refusal with the place of the first fault */
-    public static function parse(Input $input): self
+    /**
+     * @param bool $stored the document comes from our own storage: its fills are read when they are asked for
+     *
+     * @throws Refusal with the place of the first fault
+     */
+    public static function parse(Input $input, bool $stored = false): self
     {
         $input->keys(['version', 'name', 'canvas', 'letters_used', 'scenes']);
         $input->choice('version', [self::VERSION]);
@@ -49,7 +53,7 @@ final readonly class Design
         $um = $canvas->list('um', 2, 2);
         $scenes = [];
         foreach ($input->child('scenes')->members() as $id => $scene) {
-            $scenes[$id] = Scene::parse((string) $id, $scene);
+            $scenes[$id] = Scene::parse((string) $id, $scene, $stored);
         }
 
         return new self(
@@ -104,11 +108,11 @@ final readonly class Design
         $ids = [];
         foreach ($this->scenes as $scene) {
             foreach ($scene->zones as $zone) {
-                $ids = [...$ids, ...$zone->fill->mediaIds()];
+                $ids += array_flip($zone->mediaIds());
             }
         }
 
-        return array_values(array_unique($ids));
+        return array_map(strval(...), array_keys($ids));
     }
 
     /** @return array<string, mixed> everything but the scenes, which are stored in rows of their own */

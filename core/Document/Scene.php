@@ -24,13 +24,16 @@ final readonly class Scene
     }
 
     /** @throws Refusal `document.zone_unplaced` when panes and zones are not the same set */
-    public static function parse(string $id, Input $input): self
+    public static function parse(string $id, Input $input, bool $stored = false): self
     {
         $input->keys(['name', 'glazing', 'zones']);
-        $tree = GlazingReader::read($input->child('glazing'));
+        $glazing = $input->child('glazing');
+        /** @var array<string, mixed> $raw */
+        $raw = $glazing->raw();
+        $tree = $stored ? GlazingReader::stored($raw) : GlazingReader::read($glazing);
         $zones = [];
         foreach ($input->child('zones')->members() as $zoneId => $zone) {
-            $zones[$zoneId] = Zone::parse((string) $zoneId, $zone);
+            $zones[$zoneId] = $stored ? Zone::stored((string) $zoneId, $zone) : Zone::parse((string) $zoneId, $zone);
         }
         $difference = [...array_diff($tree->paneIds(), array_map(strval(...), array_keys($zones))), ...array_diff(array_map(strval(...), array_keys($zones)), $tree->paneIds())];
         if ($difference !== []) {

@@ -18,18 +18,27 @@ final class Glazing
     /** @var array<string, Rect> named splits by id */
     public array $splits = [];
 
-    /** @var list<Mullion> depth first, a split before its parts */
+    /** @var list<Mullion> depth first, a split before its parts; empty after {@see rects()} */
     public array $mullions = [];
 
-    private function __construct(private readonly ?Rational $pitchXUm, private readonly ?Rational $pitchYUm)
+    private function __construct(private readonly ?Rational $pitchXUm, private readonly ?Rational $pitchYUm, private readonly bool $withMullions)
     {
     }
 
     /** @throws Refusal see {@see Shares::of()}; paths below `$path` */
     public static function resolve(Part $tree, Size $canvas, ?Rational $pitchXUm = null, ?Rational $pitchYUm = null, string $path = '/tree'): self
     {
-        $glazing = new self($pitchXUm, $pitchYUm);
+        $glazing = new self($pitchXUm, $pitchYUm, true);
         $glazing->place($tree, $canvas->rect(), $path);
+
+        return $glazing;
+    }
+
+    /** The rectangles alone, for who does not draw the lines. */
+    public static function rects(Part $tree, Size $canvas, ?Rational $pitchXUm, ?Rational $pitchYUm): self
+    {
+        $glazing = new self($pitchXUm, $pitchYUm, false);
+        $glazing->place($tree, $canvas->rect(), '/tree');
 
         return $glazing;
     }
@@ -61,6 +70,9 @@ final class Glazing
         $this->mullions = [];
         foreach ($part->parts as $index => $child) {
             $this->place($child, $rects[$index], "$path/parts/$index");
+        }
+        if (!$this->withMullions) {
+            return;
         }
         $own = array_map(fn (int $index) => $this->mullion($part, $rects, $index, $path), array_keys(array_slice($sizes, 1, null, true)));
         $this->mullions = [...$before, ...$own, ...$this->mullions];

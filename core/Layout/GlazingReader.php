@@ -24,6 +24,24 @@ final class GlazingReader
         return $root;
     }
 
+    /**
+     * From a document that was written by {@see Part::toArray()}: no bounds are checked again.
+     *
+     * @param array<string, mixed> $node
+     */
+    public static function stored(array $node): Part
+    {
+        $size = is_string($node['size'] ?? null) ? PartSize::stored($node['size']) : PartSize::fr(1);
+        $min = is_int($node['min'] ?? null) ? $node['min'] : 0;
+        if (is_string($node['pane'] ?? null)) {
+            return new Pane($node['pane'], $size, $min);
+        }
+        /** @var array{id?: string, split: string, gutter: int, parts: list<array<string, mixed>>} $node */
+        $parts = array_map(self::stored(...), $node['parts']);
+
+        return new Split($node['id'] ?? '', Axis::ofSplit($node['split']), $node['gutter'], $parts, $size, $min);
+    }
+
     private static function node(Input $node, bool $root, int $depth): Part
     {
         if ($depth > self::DEEPEST) {

@@ -47,6 +47,15 @@ final readonly class PartSize
         return new self($thousandths, $unit);
     }
 
+    /** From text that {@see toText()} wrote. */
+    public static function stored(string $text): self
+    {
+        $unit = SizeUnit::from(str_ends_with($text, '%') ? '%' : substr($text, -2));
+        [$whole, $rest] = explode('.', substr($text, 0, -strlen($unit->value))) + [1 => ''];
+
+        return new self((int) $whole * 1000 + (int) str_pad($rest, 3, '0'), $unit);
+    }
+
     /** The exact length in px that this size asks for, a share excepted. */
     public function idealPx(int $parentPx, ?Rational $pitchUm, string $path): Rational
     {

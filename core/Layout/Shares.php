@@ -23,6 +23,10 @@ final class Shares
     public static function of(Split $split, int $parentPx, ?Rational $pitchUm, string $path): array
     {
         $availablePx = $parentPx - $split->guttersPx();
+        $plain = self::plain($split, $availablePx);
+        if ($plain !== null) {
+            return $plain;
+        }
         $ideals = self::ideals($split, $parentPx, $availablePx, $pitchUm, $path);
         $sizes = self::whole($split->parts, $ideals, $availablePx);
         foreach ($sizes as $index => $px) {
@@ -32,6 +36,40 @@ final class Shares
         }
 
         return $sizes;
+    }
+
+    /**
+     * The common case in whole numbers: only shares, every one at or above its minimum and 1 px. Null when it is not that case.
+     *
+     * @return list<int>|null
+     */
+    private static function plain(Split $split, int $availablePx): ?array
+    {
+        $shares = [];
+        foreach ($split->parts as $part) {
+            if (!$part->size()->isShare()) {
+                return null;
+            }
+            $shares[] = $part->size()->shares();
+        }
+        $total = array_sum($shares);
+        if ($availablePx < 1 || $total > intdiv(\PHP_INT_MAX, $availablePx)) {
+            return null;
+        }
+        $sizes = $rests = [];
+        foreach ($shares as $index => $share) {
+            $sizes[] = intdiv($share * $availablePx, $total);
+            $rests[$index] = $share * $availablePx % $total;
+            if ($sizes[$index] < max(1, self::least($split->parts[$index], $split))) {
+                return null;
+            }
+        }
+        arsort($rests);
+        foreach (array_slice(array_keys($rests), 0, $availablePx - array_sum($sizes)) as $index) {
+            ++$sizes[$index];
+        }
+
+        return array_values($sizes);
     }
 
     /** @return list<Rational> */

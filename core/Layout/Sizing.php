@@ -25,6 +25,11 @@ final readonly class Sizing
         return Glazing::resolve($tree, $this->canvas, $this->pitchXUm, $this->pitchYUm);
     }
 
+    public function rects(Part $tree): Glazing
+    {
+        return Glazing::rects($tree, $this->canvas, $this->pitchXUm, $this->pitchYUm);
+    }
+
     public function lengthOf(Split $split, Glazing $glazing): int
     {
         return ($glazing->rect($split->id()) ?? $this->canvas->rect())->length($split->axis);

@@ -30,7 +30,7 @@ final class PlanCompiler
     }
 
     /**
-     * The zones' plans in reading order; only those of `$only` when it is given, so that an edit recompiles what changed.
+     * The zones' plans in reading order; or those of `$only`, so that an edit recompiles what changed and nothing else.
      *
      * @param ?list<string> $only
      *
@@ -40,10 +40,8 @@ final class PlanCompiler
     {
         $compiler = new ZoneCompiler($context);
         $plans = [];
-        foreach (ReadingOrder::of($glazing->panes) as $id) {
-            if ($only === null || in_array($id, $only, true)) {
-                $plans[] = $compiler->compile($scene->id, $scene->zone($id), $glazing->panes[$id]);
-            }
+        foreach ($only ?? ReadingOrder::of($glazing->panes) as $id) {
+            $plans[] = $compiler->compile($scene->id, $scene->zone($id), $glazing->panes[$id]);
         }
 
         return $plans;

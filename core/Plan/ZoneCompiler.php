@@ -25,7 +25,7 @@ final readonly class ZoneCompiler
 
     public function compile(string $sceneId, Zone $zone, Rect $rect): ZonePlan
     {
-        $fill = $zone->fill;
+        $fill = $zone->fill();
         $items = $fill instanceof PlaylistFill
             ? array_map(fn (Entry $entry) => $this->entry($entry, $rect), array_values(array_filter($fill->entries, static fn (Entry $entry) => $entry->enabled)))
             : [$this->items->compile($fill, $rect->size())];

@@ -43,6 +43,7 @@ final class KeyboardTest extends BrowserCase
         $this->tabTo($page, 'Playhead');
         $page->keys(Keys::ARROW_RIGHT)->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
         $page->keys('?')->see('Split into columns', '.modal');
+        $page->until('the sheet has the focus', fn () => $page->script('return document.activeElement.closest(".modal.show") !== null'));
         (new WebDriverActions($page->browser))->sendKeys(null, Keys::ESCAPE)->perform();
         $page->gone('.modal');
     }

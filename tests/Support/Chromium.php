@@ -16,7 +16,7 @@ final class Chromium
     private static int $port = 0;
 
     /** @param array{int, int} $viewport */
-    public static function open(array $viewport = [1280, 800], ?string $profile = null, bool $traced = false): RemoteWebDriver
+    public static function open(array $viewport = [1280, 800], ?string $profile = null): RemoteWebDriver
     {
         self::start();
         $profile ??= sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
@@ -25,12 +25,9 @@ final class Chromium
             '--disable-background-networking', '--disable-component-update', '--disable-sync', '--autoplay-policy=no-user-gesture-required',
             '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB', "--user-data-dir=$profile", "--window-size={$viewport[0]},{$viewport[1]}",
         ]);
-        if ($traced) {
-            $options->setExperimentalOption('perfLoggingPrefs', ['enableNetwork' => false, 'enablePage' => false, 'traceCategories' => 'devtools.timeline']);
-        }
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
-        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL'] + ($traced ? ['performance' => 'ALL'] : []));
+        $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $browser = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 60_000, 120_000);
         self::fit($browser, $viewport);
 

@@ -18,7 +18,7 @@ abstract readonly class EntryCommand implements Command
 
     protected function playlist(Design $design): PlaylistFill
     {
-        $fill = $design->scene($this->scene)->zone($this->zone)->fill;
+        $fill = $design->scene($this->scene)->zone($this->zone)->fill();
 
         return $fill instanceof PlaylistFill ? $fill : throw Refusal::because('playlist.gone', '/zone', ['zone' => $this->zone]);
     }

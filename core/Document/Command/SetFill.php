@@ -32,7 +32,7 @@ final readonly class SetFill implements Command
 
         return new Change(
             $design->withScene($scene->withZone($zone->withFill($this->fill))),
-            new self($this->scene, $this->zone, $zone->fill),
+            new self($this->scene, $this->zone, $zone->fill()),
             [Touched::zone($this->zone)],
             [Touched::fill($this->zone)],
             [['op' => 'replace', 'path' => Touched::zonePath($this->scene, $this->zone).'/fill', 'value' => $this->fill->toArray()]],

@@ -17,7 +17,7 @@ final class EmptyPane extends ItemRule
 {
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
-        return $item->fill instanceof EmptyFill && $zone->zone->fill->kind() !== FillKind::Playlist
+        return $item->fill instanceof EmptyFill && $zone->zone->fill()->kind() !== FillKind::Playlist
             ? $this->finding('zone.empty', Severity::Stop, $zone, $item)
             : null;
     }

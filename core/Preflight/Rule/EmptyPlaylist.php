@@ -16,7 +16,7 @@ final class EmptyPlaylist extends ItemRule
 {
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
-        return $zone->zone->fill->kind() === FillKind::Playlist && $item->entry === null
+        return $zone->zone->fill()->kind() === FillKind::Playlist && $item->entry === null
             ? $this->finding('playlist.empty', Severity::Stop, $zone, $item)
             : null;
     }

@@ -104,7 +104,8 @@ export interface DesignAnswer {
   now_ms: number
   undo: { undo: string | null; redo: string | null }
   between: RevisionLine[]
-  order: string[]
+  /** null: as it was */
+  order: string[] | null
   bench: BenchView | null
   zones: Record<string, ZonePlan>
   documents: Record<string, ZoneDocument>

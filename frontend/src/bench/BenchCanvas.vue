@@ -4,13 +4,13 @@ import { useI18n } from 'vue-i18n'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
 import { call } from '../api/client'
-import type { FontLine } from '../api/types'
+import type { FontLine, Mullion } from '../api/types'
 import { useSession } from '../session/session'
 import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
-import { useMullionDrag, type Drag } from './useMullionDrag'
+import { useMullionDrag } from './useMullionDrag'
 import { useView } from './useView'
 
 const emit = defineEmits<{ play: []; step: [by: number] }>()
@@ -45,15 +45,16 @@ defineExpose({ draw, scale, trueSize })
 
 /** While a mullion is dragged its neighbours follow by that linear rule; the core's answer then replaces them. */
 watch(mullions.drag, (drag, before) => {
-  if (stage) for (const zone of design.order) clip(zone, drag, before)
-})
-function clip(zone: string, drag: Drag | null, before: Drag | null | undefined): void {
+  const touched = (drag ?? before)?.mullion
+  if (!touched) return
+  const lines = design.bench.mullions.filter((line) => touched.linked.includes(line.after))
+  const moving = drag?.alone ? lines.filter((line) => line.after === touched.after) : lines
+  for (const zone of new Set(lines.flatMap((line) => line.between.flat()))) clip(zone, touched, moving, drag ? drag.at - touched.at : 0)
+}, { flush: 'post' })
+function clip(zone: string, touched: Mullion, lines: Mullion[], by: number): void {
   const element = stage?.element(zone)
   const rect = design.zones[zone]?.rect
-  const touched = (drag ?? before)?.mullion
-  if (!element || !rect || !touched) return
-  const lines = design.bench.mullions.filter((line) => (drag?.alone ? line === touched : touched.linked.includes(line.after)))
-  const by = drag ? drag.at - touched.at : 0
+  if (!element || !rect) return
   const grows = lines.some((line) => line.between[0].includes(zone)) ? by : 0
   const yields = lines.some((line) => line.between[1].includes(zone)) ? by : 0
   if (touched.axis === 'x') Object.assign(element.style, { left: `${rect[0] + yields}px`, width: `${rect[2] + grows - yields}px` })
@@ -78,7 +79,7 @@ function keys(event: KeyboardEvent): void {
       <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" />
       <template v-if="ready">
         <svg class="seams" :viewBox="`0 0 ${canvas[0]} ${canvas[1]}`" aria-hidden="true"><rect v-for="(seam, index) in design.answer?.seams ?? []" :key="index" :x="seam[0]" :y="seam[1]" :width="seam[2]" :height="seam[3]" /></svg>
-        <PaneLayer :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" />
+        <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="session.designs()" />
         <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" @start="mullions.start" @nudge="mullions.nudge" />
         <DimensionLines :scale="scale" :drag="mullions.drag.value" />
       </template>

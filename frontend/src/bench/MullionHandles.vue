@@ -40,7 +40,7 @@ function keys(mullion: Mullion, event: KeyboardEvent): void {
 
 <template>
   <div class="mullion-layer">
-    <div v-for="mullion in design.bench.mullions" :key="mullion.after" class="mullion" :class="[mullion.axis, { dragged: drag && moved(mullion) !== mullion.at, still: !editable }]" :style="box(mullion)"
+    <div v-for="mullion in design.bench.mullions" :key="mullion.after" v-memo="[mullion, scale, editable, moved(mullion), drag?.mullion.after === mullion.after]" class="mullion" :class="[mullion.axis, { dragged: drag && moved(mullion) !== mullion.at, still: !editable }]" :style="box(mullion)"
       role="slider" :tabindex="editable ? 0 : -1" :aria-orientation="mullion.axis === 'x' ? 'horizontal' : 'vertical'" :aria-valuenow="moved(mullion)" :aria-valuemin="mullion.linked_range[0]" :aria-valuemax="mullion.linked_range[1]"
       :aria-valuetext="`${moved(mullion)} px`" :aria-label="t('bench.mullion', { before: letters(mullion.between[0]), after: letters(mullion.between[1]), at: String(mullion.at) })" :data-mullion="mullion.after"
       @pointerdown.prevent="editable && ($event.currentTarget as HTMLElement).focus(); editable && emit('start', mullion, $event)" @keydown="keys(mullion, $event)">

@@ -5,9 +5,8 @@ import type { ZonePlan } from '../plan/types'
 import { pixels, ratioText } from '../ui/format'
 import { useDesign } from './design'
 import { carried } from './stockDrag'
-import type { Drag } from './useMullionDrag'
 
-const props = defineProps<{ scale: number; drag: Drag | null; editable: boolean }>()
+const props = defineProps<{ scale: number; dragging: boolean; editable: boolean }>()
 const { t } = useI18n()
 const design = useDesign()
 /** Where a split would go: the pane, the axis, and the canvas px under the pointer. */
@@ -79,7 +78,7 @@ const severity = (zone: string): string => {
         :aria-label="t('bench.zone', { letter: plan.letter, size: pixels(plan.rect[2], plan.rect[3]), fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) })"
         @click="design.selected = plan.id" @keydown="keys(plan, $event)" />
       <span class="pane-label" aria-hidden="true"><b>{{ plan.letter }}</b><span v-if="plan.id === design.selected && plan.rect[2] * scale > 90" class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}</span></span>
-      <template v-if="editable && plan.id === design.selected && !drag">
+      <template v-if="editable && plan.id === design.selected && !dragging">
         <button type="button" tabindex="-1" class="edge-handle along-top" :aria-label="t('bench.split-columns', { letter: plan.letter })" @pointermove="aim(plan, 'x', $event)" @pointerleave="guide = null" @click="cut" />
         <button type="button" tabindex="-1" class="edge-handle along-left" :aria-label="t('bench.split-rows', { letter: plan.letter })" @pointermove="aim(plan, 'y', $event)" @pointerleave="guide = null" @click="cut" />
       </template>

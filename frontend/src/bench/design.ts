@@ -46,15 +46,16 @@ export const useDesign = defineStore('design', () => {
 
   /** Zones that the answer does not name keep the plan objects they have, so that nothing is drawn twice. */
   function take(next: DesignAnswer, whole: boolean): void {
+    const order = next.order ?? answer.value?.order ?? []
     const keep = <T>(old: Record<string, T>, fresh: Record<string, T>): Record<string, T> => {
       const all = whole ? fresh : { ...old, ...fresh }
-      return Object.fromEntries(next.order.flatMap((zone) => (all[zone] === undefined ? [] : [[zone, all[zone] as T]])))
+      return Object.fromEntries(order.flatMap((zone) => (all[zone] === undefined ? [] : [[zone, all[zone] as T]])))
     }
     zones.value = keep(zones.value, next.zones)
     documents.value = keep(documents.value, next.documents)
     findings.value = keep(findings.value, next.findings)
     if (next.bench) bench.value = next.bench
-    answer.value = { ...answer.value, ...next }
+    answer.value = { ...answer.value, ...next, order }
     if (selected.value && !zones.value[selected.value]) selected.value = null
     const last = next.between.at(-1)
     if (last) others.value = last.author

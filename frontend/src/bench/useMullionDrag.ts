@@ -1,4 +1,4 @@
-import { ref } from 'vue'
+import { shallowRef } from 'vue'
 import type { BenchView, Mullion } from '../api/types'
 
 const SNAP_SCREEN_PX = 8
@@ -7,7 +7,7 @@ export interface Drag { mullion: Mullion; at: number; alone: boolean; snapped: s
 
 /** Dragging a mullion: a snapshot on entry, recomputed from it on every move, cancelled by Escape. The limits came with the plan. */
 export function useMullionDrag(view: () => BenchView, scale: () => number, done: (mullion: Mullion, at: number, alone: boolean) => void) {
-  const drag = ref<Drag | null>(null)
+  const drag = shallowRef<Drag | null>(null)
 
   function limits(mullion: Mullion, alone: boolean): [number, number] {
     return alone ? mullion.range : mullion.linked_range
@@ -26,7 +26,8 @@ export function useMullionDrag(view: () => BenchView, scale: () => number, done:
       const raw = Math.round(mullion.at + ((mullion.axis === 'x' ? moved.clientX : moved.clientY) - origin) / scale())
       const [least, most] = limits(mullion, moved.altKey)
       const snapped = moved.ctrlKey ? { at: raw, kind: '' } : snap(mullion, raw)
-      drag.value = { mullion, at: Math.max(least, Math.min(most, snapped.at)), alone: moved.altKey, snapped: snapped.kind }
+      const at = Math.max(least, Math.min(most, snapped.at))
+      if (drag.value?.at !== at || drag.value.alone !== moved.altKey) drag.value = { mullion, at, alone: moved.altKey, snapped: snapped.kind }
     }
     const end = (ended: Event): void => {
       removeEventListener('pointermove', move)

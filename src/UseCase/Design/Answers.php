@@ -33,16 +33,16 @@ final readonly class Answers
     public function change(LoadedDesign $loaded, Design $before, Design $after, Person $person, array $between): array
     {
         [$sceneBefore, $sceneAfter] = [$before->restScene(), $after->restScene()];
-        $glazing = $after->sizing()->resolve($sceneAfter->tree);
         $sameTree = $sceneBefore->tree === $sceneAfter->tree;
-        $glazingBefore = $sameTree ? $glazing : $before->sizing()->resolve($sceneBefore->tree);
+        $glazing = $sameTree ? $after->sizing()->rects($sceneAfter->tree) : $after->sizing()->resolve($sceneAfter->tree);
+        $glazingBefore = $sameTree ? $glazing : $before->sizing()->rects($sceneBefore->tree);
         $changed = PlanCompiler::changed($sceneBefore, $glazingBefore, $sceneAfter, $glazing);
         $context = $this->planning->context($loaded->row->surface, $after);
         $zones = PlanCompiler::zones($sceneAfter, $glazing, $context, $changed);
 
         return $this->head($loaded, $after, $person) + [
             'between' => array_map(self::revision(...), $between),
-            'order' => ReadingOrder::of($glazing->panes),
+            'order' => $sameTree ? null : ReadingOrder::of($glazing->panes),
             'bench' => $sameTree ? null : BenchView::of($after, $sceneAfter, $glazing, $this->planning->surface($loaded->row->surface)),
         ] + self::zones($zones);
     }

@@ -38,7 +38,7 @@ final readonly class DesignStore
             $documents[$scene->scene] = $scene->document;
         }
 
-        return new LoadedDesign($row, $scenes, Design::parse(Input::of($row->head + ['scenes' => $documents])));
+        return new LoadedDesign($row, $scenes, Design::parse(Input::of($row->head + ['scenes' => $documents]), true));
     }
 
     public function add(DesignRow $row, Design $design): void

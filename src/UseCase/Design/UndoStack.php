@@ -19,6 +19,9 @@ final readonly class UndoStack
     public const UNDO = 'undo';
     public const REDO = 'redo';
 
+    /** How far back labels are looked for; undoing further still works, its button just says nothing. */
+    private const DESCRIBED = 40;
+
     public function __construct(private EntityManagerInterface $entities)
     {
     }
@@ -36,26 +39,36 @@ final readonly class UndoStack
         return $undo !== null && ($edit === null || $edit->number < $undo->number) ? $undo : null;
     }
 
-    /** @return array{undo: ?string, redo: ?string} labels */
+    /**
+     * Labels only, in one query: this is asked with every edit.
+     *
+     * @return array{undo: ?string, redo: ?string}
+     */
     public function describe(DesignRow $design, Person $person): array
     {
-        return ['undo' => $this->nextUndo($design, $person)?->label, 'redo' => $this->nextRedo($design, $person)?->label];
+        /** @var list<array{kind: string, undone: int, label: string}> $latest newest first */
+        $latest = $this->entities->getConnection()->fetchAllAssociative(
+            'SELECT kind, undone, label FROM revision WHERE design_id = ? AND author_id = ? ORDER BY number DESC LIMIT '.self::DESCRIBED,
+            [$design->id, $person->id],
+        );
+        $undo = $redo = null;
+        $edited = false;
+        foreach ($latest as $step) {
+            $undo ??= $step['kind'] !== self::UNDO && (int) $step['undone'] === 0 ? $step['label'] : null;
+            $edited = $edited || $step['kind'] === self::EDIT;
+            $redo ??= $step['kind'] === self::UNDO && (int) $step['undone'] === 0 && !$edited ? $step['label'] : null;
+        }
+
+        return ['undo' => $undo, 'redo' => $redo];
     }
 
     /** @param list<string> $kinds */
     private function last(DesignRow $design, Person $person, array $kinds, bool $evenUndone = false): ?Revision
     {
-        $query = $this->entities->createQueryBuilder()->select('r')->from(Revision::class, 'r')
-            ->where('r.design = :design AND r.author = :author AND r.kind IN (:kinds)')
-            ->setParameters(new \Doctrine\Common\Collections\ArrayCollection([
-                new \Doctrine\ORM\Query\Parameter('design', $design), new \Doctrine\ORM\Query\Parameter('author', $person), new \Doctrine\ORM\Query\Parameter('kinds', $kinds),
-            ]))
-            ->orderBy('r.number', 'DESC')->setMaxResults(1);
-        if (!$evenUndone) {
-            $query->andWhere('r.undone = false');
-        }
+        $conditions = 'r.design = :design AND r.author = :author AND r.kind IN (:kinds)'.($evenUndone ? '' : ' AND r.undone = false');
 
         /** @var ?Revision */
-        return $query->getQuery()->getOneOrNullResult();
+        return $this->entities->createQuery('SELECT r FROM '.Revision::class." r WHERE $conditions ORDER BY r.number DESC")
+            ->setParameters(['design' => $design, 'author' => $person, 'kinds' => $kinds])->setMaxResults(1)->getOneOrNullResult();
     }
 }
