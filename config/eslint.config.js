@@ -1,4 +1,3 @@
-import boundaries from 'eslint-plugin-boundaries'
 import vue from 'eslint-plugin-vue'
 import ts from 'typescript-eslint'
 import parser from 'vue-eslint-parser'
@@ -16,6 +15,17 @@ const uses = {
   player: ['plan'],
 }
 const folders = Object.keys(uses)
+const boundary = (folder) => ({
+  files: [`**/src/${folder}/**`],
+  rules: {
+    'no-restricted-imports': ['error', {
+      patterns: [{
+        group: folders.filter((other) => other !== folder && !uses[folder].includes(other)).map((other) => `../${other}/*`),
+        message: `${folder}/ may use only: ${uses[folder].join(', ') || 'nothing'}.`,
+      }],
+    }],
+  },
+})
 
 export default ts.config(
   ...ts.configs.strict,
@@ -23,13 +33,11 @@ export default ts.config(
   {
     files: ['**/*.ts', '**/*.vue'],
     languageOptions: { parser, parserOptions: { parser: ts.parser, extraFileExtensions: ['.vue'] } },
-    plugins: { boundaries },
-    settings: { 'boundaries/elements': folders.map((type) => ({ type, pattern: `frontend/src/${type}/*`, partialMatch: false })) },
     rules: {
-      'boundaries/dependencies': ['error', { default: 'disallow', policies: folders.map((type) => ({ from: { element: { type } }, allow: { to: { element: { type: [type, ...uses[type]] } } } })) }],
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-invalid-void-type': 'off',
       'max-lines': ['error', { max: 300 }],
     },
   },
+  ...folders.map(boundary),
 )

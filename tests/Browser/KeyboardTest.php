@@ -38,7 +38,7 @@ final class KeyboardTest extends BrowserCase
         $page->keys(Keys::ARROW_RIGHT)->see('Lake at dawn.jpg', 'aside');
         $this->tabTo($page, 'Put into A: Lake at dawn.jpg');
         $page->keys(Keys::ENTER)->see('Lake at dawn.jpg', '.media-facts');
-        $this->tabTo($page, 'Zone A', true);
+        $this->tabTo($page, 'Zone C', true);
         $page->keys('m')->until('merged', fn () => count($page->all('.pane')) === 2);
         $this->tabTo($page, 'Playhead');
         $page->keys(Keys::ARROW_RIGHT)->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
@@ -46,6 +46,26 @@ final class KeyboardTest extends BrowserCase
         $page->until('the sheet has the focus', fn () => $page->script('return document.activeElement.closest(".modal.show") !== null'));
         (new WebDriverActions($page->browser))->sendKeys(null, Keys::ESCAPE)->perform();
         $page->gone('.modal');
+
+        // The other pane gets a colour, then release and hand-off.
+        $this->tabTo($page, 'Zone B', true);
+        $page->keys(Keys::ENTER);
+        $this->tabTo($page, 'Stock');
+        $page->keys(Keys::ARROW_LEFT);
+        $this->tabTo($page, 'Particulars', true);
+        $this->tabTo($page, 'Fill');
+        $page->keys('colour')->see('Colour', 'aside');
+        $page->until('nothing stops it', fn () => $page->all('.title-block .finding-mark.stop') === []);
+        $this->tabTo($page, 'Release …', true);
+        $page->keys(Keys::ENTER)->see('Note', '.modal');
+        $this->tabTo($page, 'Release revision');
+        $page->keys(Keys::ENTER)->see('Release 1 is made.', '.modal');
+        $this->tabTo($page, 'Go to Hand-off');
+        $page->keys(Keys::ENTER)->see('Saving is not showing', '.handoff');
+        $this->tabTo($page, 'Release to hand off');
+        $page->keys('By keys')->until('chosen', fn () => $page->all('[data-player="booking-1"] button[type=submit]:not(:disabled)') !== []);
+        $this->tabTo($page, 'Hand off');
+        $page->keys(Keys::ENTER)->see('By keys, release 1', '[data-player="booking-1"] dd');
     }
 
     /** Presses Tab until what has the focus is named so. */
@@ -53,7 +73,7 @@ final class KeyboardTest extends BrowserCase
     {
         $seen = [];
         for ($press = 0; $press < 120; ++$press) {
-            $focused = (string) $page->script('const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] ? e.labels[0].innerText : e.innerText) || ""');
+            $focused = (string) $page->script('const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] ? e.labels[0].innerText.split("\n")[0] : e.innerText) || ""');
             $seen[] = mb_substr(trim($focused), 0, 24);
             if (str_starts_with(trim($focused), $name)) {
                 return;

@@ -27,7 +27,7 @@ const label = (names: string | null | undefined): string => (names ?? '').split(
       <span class="scene-sheet rest" :style="{ aspectRatio: design.answer?.canvas.join(' / ') }"><span>{{ t('bench.rest') }}</span></span>
     </div>
     <span class="spring" />
-    <span class="save-word" :class="design.state" role="status">{{ words }}</span>
+    <span class="save-word" :class="design.state" role="status">{{ words }} <RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">{{ t('session.in') }}</RouterLink></span>
     <template v-if="canEdit">
       <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.answer?.undo.undo" :title="label(design.answer?.undo.undo)" @click="design.step('undo')">{{ t('bench.undo') }}</button>
       <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.answer?.undo.redo" :title="label(design.answer?.undo.redo)" @click="design.step('redo')">{{ t('bench.redo') }}</button>

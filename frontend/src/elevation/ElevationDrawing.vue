@@ -38,7 +38,7 @@ const box = (one: SurfaceLine): Record<string, string> => ({
       </p>
       <svg class="floor" :width="width" :height="height" aria-hidden="true">
         <line x1="0" :x2="width" :y1="floorY" :y2="floorY" class="ground" />
-        <g :transform="`translate(${20 + 2150 * scale} ${floorY}) scale(${scale})`" class="person">
+        <g :transform="`translate(${20 + 9200 * scale} ${floorY}) scale(${scale})`" class="person">
           <circle cx="0" cy="-1590" r="110" /><path d="M-190 -1430 h380 l-40 700 h-60 l-20 730 h-140 l-20 -730 h-60 z" />
         </g>
       </svg>

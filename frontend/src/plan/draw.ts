@@ -26,7 +26,8 @@ export function drawItem(item: Item, mediaUrl: MediaUrl): HTMLElement {
       break
     case 'clock': {
       const line = drawLine('', item, item.box_mpx)
-      line.style.textAlign = item.align === 'centre' ? 'center' : item.align
+      // Flex keeps a clock that is too wide centred on its box; text-align would push it out on one side.
+      Object.assign(line.style, { display: 'flex', justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align] })
       box.append(line)
       break
     }

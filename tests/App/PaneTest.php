@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+
+/** `bin/pane` as a script sees it: streams and exit codes. Values are those of the command-line reference (docs/cli.md, model §2, §3, §4, §6). */
+final class PaneTest extends TestCase
+{
+    /** @return iterable<string, array{string, string, string}> command, input, output */
+    public static function answers(): iterable
+    {
+        yield 'a board' => ['glaze', '{"size":[1920,1080],"tree":{"split":"rows","gutter":0,"parts":[{"size":"1fr","split":"columns","parts":[{"size":"1320px","pane":"A"},{"size":"1fr","pane":"B"}]},{"size":"200px","pane":"C"}]}}', '{"panes":{"A":[0,0,1320,880],"B":[1320,0,600,880],"C":[0,880,1920,200]},"mullions":[{"axis":"y","at":880,"gutter":0,"from":0,"to":1920,"parts":["/tree/parts/0","/tree/parts/1"],"between":[["A","B"],["C"]]},{"axis":"x","at":1320,"gutter":0,"from":0,"to":880,"parts":["/tree/parts/0/parts/0","/tree/parts/0/parts/1"],"between":[["A"],["B"]]}]}'];
+        yield 'a single panel, turned' => ['surface', '{"panels":[{"native":[1920,1080],"active_mm":[1209.6,680.4],"rotation":90}]}', '{"canvas":[1080,1920],"pitch_mm":[0.63,0.63],"ratio":{"exact":"9:16","name":"9:16"},"panels":[{"id":"1","number":1,"rect":[0,0,1080,1920],"turn":270,"scale":[1,1]}],"seams":[],"findings":[]}'];
+        yield 'cells' => ['lattice', '{"size":[1366,768],"columns":16,"rows":16,"cells":[0,0,4,4]}', '{"rect":[0,0,342,192],"ratio":{"exact":"57:32","name":"16:9"}}'];
+        yield 'cover' => ['fit', '{"source":[4000,3000],"box":[1320,880],"fit":"cover","focus":[50,50]}', '{"drawn":[0,-55,1320,990],"visible":[0,166.667,4000,2666.667],"bars":[0,0,0,0],"cut":0.1111,"scale":[0.33,0.33]}'];
+        yield 'nothing enabled' => ['playlist', '{"entries":[{"id":"a","ms":10,"enabled":false}],"at_ms":[5]}', '{"cycle_ms":0,"period_ms":0,"sequence":[],"truncated":false,"at":[{"entry":null,"since_ms":0,"left_ms":0}]}'];
+        yield 'cycles that meet' => ['period', '{"zones":{"A":[5000,5000,5000],"B":[40000]},"scene_ms":60000}', '{"period_ms":120000,"over_ms":null,"cut":[{"zone":"B","entry":0,"entry_left_ms":20000,"cycle_left_ms":20000}]}'];
+    }
+
+    #[DataProvider('answers')]
+    public function testAnswersAndDescribesItsInput(string $command, string $input, string $output): void
+    {
+        [$exit, $out, $err] = self::pane([$command], $input);
+        [, $schema] = self::pane(['schema', $command], '');
+
+        self::assertSame([0, $output, ''], [$exit, trim($out), $err]);
+        self::assertTrue((new Validator())->validate(json_decode($input), json_decode($schema))->isValid());
+    }
+
+    /** @return iterable<string, array{list<string>, string, string, string}> arguments, input, code, path */
+    public static function refusals(): iterable
+    {
+        yield 'parts that are too large' => [['glaze'], '{"size":[100,100],"tree":{"split":"columns","parts":[{"size":"70px","pane":"A"},{"size":"40px","pane":"B"}]}}', 'glaze.too_large', '/tree'];
+        yield 'a pane id twice' => [['glaze'], '{"size":[100,100],"tree":{"split":"columns","parts":[{"size":"1fr","pane":"A"},{"size":"1fr","pane":"A"}]}}', 'glaze.pane_twice', '/tree/parts/1'];
+        yield 'beyond the lattice' => [['lattice'], '{"size":[10,10],"columns":2,"rows":2,"cells":[1,1,2,1]}', 'lattice.beyond', '/cells'];
+        yield 'a typing slip' => [['fit'], '{"source":[1,1],"box":[1,1],"fit":"cover","focsu":[50,50]}', 'input.unknown_key', '/focsu'];
+        yield 'too many px' => [['fit'], '{"source":[100001,1],"box":[1,1],"fit":"cover"}', 'input.range', '/source/0'];
+        yield 'not JSON' => [['period'], '{"zones":NaN}', 'input.json', ''];
+        yield 'no such command' => [['paint'], '', 'pane.command_unknown', ''];
+        yield 'one argument too many' => [['fit', 'x'], '{}', 'pane.argument', ''];
+    }
+
+    /** @param list<string> $arguments */
+    #[DataProvider('refusals')]
+    public function testRefusesWithCodePlaceAndMend(array $arguments, string $input, string $code, string $path): void
+    {
+        [$exit, $out, $err] = self::pane($arguments, $input);
+        $error = json_decode($err, true)['error'];
+
+        self::assertSame([2, '', $code, $path], [$exit, $out, $error['code'], $error['path']]);
+        self::assertNotSame('', $error['mend']);
+    }
+
+    /**
+     * @param list<string> $arguments
+     *
+     * @return array{int, string, string}
+     */
+    private static function pane(array $arguments, string $input): array
+    {
+        $process = new Process([\dirname(__DIR__, 2).'/bin/pane', ...$arguments], input: $input);
+
+        return [$process->run(), $process->getOutput(), $process->getErrorOutput()];
+    }
+}
