@@ -57,12 +57,11 @@ final readonly class Planning
     private function facts(array $ids): array
     {
         $facts = [];
-        foreach ($this->entities->getRepository(Media::class)->findBy(['id' => $ids]) as $media) {
-            $facts[$media->id] = new MediaFacts(
-                $media->id, $media->name, $media->sha256, $media->mime, $media->bytes,
-                $media->width === null || $media->height === null ? null : Size::of($media->width, $media->height),
-                $media->durationMs,
-            );
+        /** @var list<array{id: string, name: string, sha256: string, mime: string, bytes: int|string, width: ?int, height: ?int, durationMs: ?int}> $rows */
+        $rows = $this->entities->createQuery('SELECT m.id, m.name, m.sha256, m.mime, m.bytes, m.width, m.height, m.durationMs FROM '.Media::class.' m WHERE m.id IN (:ids)')->setParameter('ids', $ids)->getArrayResult();
+        foreach ($rows as $row) {
+            $size = $row['width'] === null || $row['height'] === null ? null : Size::of($row['width'], $row['height']);
+            $facts[$row['id']] = new MediaFacts($row['id'], $row['name'], $row['sha256'], $row['mime'], (int) $row['bytes'], $size, $row['durationMs']);
         }
 
         return $facts;

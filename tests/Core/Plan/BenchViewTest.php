@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Plan;
+
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Document\Design;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Layout\ReadingOrder;
+use UpperPane\Core\Plan\BenchView;
+use UpperPane\Demo\Sketch;
+use UpperPane\Tests\Support\Build;
+
+/** What the bench is told, so that it computes no rule: linked lines, limits, neighbours, reading order (model §3). */
+final class BenchViewTest extends TestCase
+{
+    /** Two rows split at the same px: their lines meet end to end and move together; one moved away stands alone. */
+    public function testLinesThatMeetEndToEndAreLinked(): void
+    {
+        $quad = Build::apply(Build::design(), Sketch::split('a', 'rows', 540, 'c'), Sketch::split('a', 'columns', 960, 'b'), Sketch::split('c', 'columns', 960, 'd'))->after;
+        $apart = Build::apply($quad, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['d'], 'at' => 900])->after;
+
+        self::assertEqualsCanonicalizing(['b', 'd'], self::lines($quad)['b']['linked']);
+        self::assertSame(['g-d'], self::lines($quad)['g-d']['linked']);
+        self::assertSame(['b'], self::lines($apart)['b']['linked']);
+    }
+
+    /** Linked lines may go only where all of them may; and a command at either limit is taken, one px beyond is not. */
+    public function testLimitsAreThoseOfTheCommand(): void
+    {
+        $design = Build::apply(Build::board(), Sketch::split('b', 'columns', 1700, 'd'))->after;
+        [$least, $most] = self::lines($design)['b']['range'];
+        self::assertSame([1, 1699], [$least, $most]);
+        foreach ([$least, $most] as $at) {
+            Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => $at]);
+        }
+        $this->expectException(\UpperPane\Core\Base\Refusal::class);
+        Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => $most + 1]);
+    }
+
+    public function testNamesNeighboursBySide(): void
+    {
+        $parts = self::view(Build::board())['parts'];
+
+        self::assertSame([['part' => 'b', 'side' => 'right', 'letters' => ['C']]], $parts['a']['neighbours']);
+        self::assertSame(['above', ['A', 'C']], [$parts['c']['neighbours'][0]['side'], $parts['c']['neighbours'][0]['letters']]);
+        self::assertSame('200px', $parts['c']['size']);
+    }
+
+    public function testReadsRowsThenColumns(): void
+    {
+        $order = ReadingOrder::of(['low' => Rect::of(0, 200, 50, 50), 'right' => Rect::of(100, 10, 50, 100), 'left' => Rect::of(0, 0, 50, 100), 'far' => Rect::of(200, 60, 10, 100)]);
+
+        self::assertSame(['left', 'right', 'far', 'low'], [$order[0], $order[1], $order[2], $order[3]]);
+    }
+
+    /** @return array<string, array<string, mixed>> by the part after the line */
+    private static function lines(Design $design): array
+    {
+        return array_column(self::view($design)['mullions'], null, 'after');
+    }
+
+    /** @return array<string, mixed> */
+    private static function view(Design $design): array
+    {
+        $scene = $design->restScene();
+
+        return BenchView::of($design, $scene, $design->sizing()->resolve($scene->tree), null);
+    }
+}
