@@ -15,7 +15,7 @@ class SceneRow
         #[ORM\Id, ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public DesignRow $design,
         #[ORM\Id, ORM\Column(length: 64)] public string $scene,
         #[ORM\Column] public int $position,
-        #[ORM\Column(type: 'json')] public array $document,
+        #[ORM\Column(type: 'packed_json')] public array $document,
     ) {
     }
 }
