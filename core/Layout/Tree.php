@@ -68,6 +68,20 @@ final class Tree
         }, $split->parts));
     }
 
+    /**
+     * The parts of a split, as they were, whose size another version of it writes differently.
+     *
+     * @return list<Part>
+     */
+    public static function resized(Split $before, Split $after): array
+    {
+        return array_values(array_filter(
+            $before->parts,
+            static fn (Part $part, int $i) => $part->size()->toText() !== $after->parts[$i]->size()->toText(),
+            \ARRAY_FILTER_USE_BOTH,
+        ));
+    }
+
     /** @return list<string> ids of all parts and splits below and including this one */
     public static function ids(Part $tree): array
     {

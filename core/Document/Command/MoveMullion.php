@@ -43,7 +43,7 @@ final readonly class MoveMullion implements Command
         foreach ($this->after as $after) {
             $split = Tree::parent($tree, $after) ?? throw Refusal::because('document.part_gone', '/after', ['part' => $after]);
             $moved = $this->moved($split, $this->mullion($glazing, $after), $design, $glazing);
-            $old = [...$old, ...array_filter($split->parts, static fn (Part $part, int $i) => $part->size() !== $moved->parts[$i]->size(), \ARRAY_FILTER_USE_BOTH)];
+            $old = [...$old, ...Tree::resized($split, $moved)];
             $tree = Tree::replace($tree, $split->id(), $moved);
         }
         $design->sizing()->resolve($tree);

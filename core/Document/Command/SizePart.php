@@ -42,7 +42,7 @@ final readonly class SizePart implements Command
         } catch (Refusal $refusal) {
             throw Refusal::because($refusal->refusalCode, '/size', $refusal->params);
         }
-        $old = array_values(array_filter($split->parts, static fn (Part $part, int $i) => $part->size() !== $sized->parts[$i]->size(), \ARRAY_FILTER_USE_BOTH));
+        $old = Tree::resized($split, $sized);
 
         return new Change(
             $design->withScene($scene->withGlazing($tree, $scene->zones)),

@@ -3,7 +3,7 @@ import type { BenchView, Mullion } from '../api/types'
 
 const SNAP_SCREEN_PX = 8
 
-export interface Drag { mullion: Mullion; at: number; alone: boolean; snapped: string }
+export interface Drag { mullion: Mullion; at: number; alone: boolean }
 
 /** Dragging a mullion: a snapshot on entry, recomputed from it on every move, cancelled by Escape. The limits came with the plan. */
 export function useMullionDrag(view: () => BenchView, scale: () => number, done: (mullion: Mullion, at: number, alone: boolean) => void) {
@@ -27,7 +27,7 @@ export function useMullionDrag(view: () => BenchView, scale: () => number, done:
       const [least, most] = limits(mullion, moved.altKey)
       const snapped = moved.ctrlKey ? { at: raw, kind: '' } : snap(mullion, raw)
       const at = Math.max(least, Math.min(most, snapped.at))
-      if (drag.value?.at !== at || drag.value.alone !== moved.altKey) drag.value = { mullion, at, alone: moved.altKey, snapped: snapped.kind }
+      if (drag.value?.at !== at || drag.value.alone !== moved.altKey) drag.value = { mullion, at, alone: moved.altKey }
     }
     const end = (ended: Event): void => {
       removeEventListener('pointermove', move)

@@ -62,6 +62,7 @@ final class CommandTest extends TestCase
         $panes = $moved->sizing()->resolve($moved->restScene()->tree)->panes;
 
         self::assertSame([1400, 200, 320], [$panes['a']->width, $panes['b']->width, $panes['d']->width]);
+        self::assertSame(['part:a', 'part:b'], Build::apply($moved, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => 1410])->writes, 'the third part is left to others');
         $this->expectExceptionMessage('Keep it between');
         try {
             Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => 1600]);
