@@ -106,15 +106,26 @@ final readonly class Input
     /** A decimal given as a JSON number, taken as whole thousandths: 1209.6 (mm) → 1209600 (µm). */
     public function asThousandths(int $least, int $most): int
     {
+        return $this->asParts(1000, $least, $most);
+    }
+
+    /** The same in millionths: 0.6297 (mm) → 629700 (nm), for pitches. */
+    public function asMillionths(int $least, int $most): int
+    {
+        return $this->asParts(1_000_000, $least, $most);
+    }
+
+    private function asParts(int $parts, int $least, int $most): int
+    {
         if ((!is_int($this->value) && !is_float($this->value)) || !is_finite((float) $this->value)) {
             throw $this->wrongType('a number');
         }
-        $thousandths = round($this->value * 1000);
-        if ($thousandths < $least || $thousandths > $most) {
-            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => (string) ($least / 1000), 'most' => (string) ($most / 1000)]);
+        $count = round($this->value * $parts);
+        if ($count < $least || $count > $most) {
+            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => (string) ($least / $parts), 'most' => (string) ($most / $parts)]);
         }
 
-        return (int) $thousandths;
+        return (int) $count;
     }
 
     public function bool(string $key): bool

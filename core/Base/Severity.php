@@ -10,4 +10,10 @@ enum Severity: string
     case Stop = 'stop';
     case Caution = 'caution';
     case Note = 'note';
+
+    /** For sorting: the gravest first. */
+    public function rank(): int
+    {
+        return (int) array_search($this, self::cases(), true);
+    }
 }

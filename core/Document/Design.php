@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace UpperPane\Core\Document;
 
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
-use UpperPane\Core\Layout\Letters;
 use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Sizing;

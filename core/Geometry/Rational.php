@@ -109,6 +109,12 @@ final readonly class Rational
         return $this->plus(new self(1, 2))->floor();
     }
 
+    /** The cell of one ruler under the centre of a cell of another of the same length: floor((2c + 1)·to ÷ 2·from). */
+    public static function cellUnder(int $cell, int $from, int $to): int
+    {
+        return self::of((2 * $cell + 1) * $to, 2 * $from)->floor();
+    }
+
     /** For output only: half up to so many decimals. */
     public function decimal(int $decimals): float|int
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Geometry;
 
+use UpperPane\Core\Base\Input;
+
 /** A half-open rectangle in canvas px: x right, y down; two rectangles touch when one's right edge is the other's left edge. */
 final readonly class Rect
 {
@@ -52,6 +54,35 @@ final readonly class Rect
         return $axis === Axis::X
             ? new self($start, $this->y, $length, $this->height)
             : new self($this->x, $start, $this->width, $length);
+    }
+
+    /** What both cover; null when they only touch or lie apart. */
+    public function common(self $other): ?self
+    {
+        $x = max($this->x, $other->x);
+        $y = max($this->y, $other->y);
+        $width = min($this->right(), $other->right()) - $x;
+        $height = min($this->bottom(), $other->bottom()) - $y;
+
+        return $width > 0 && $height > 0 ? new self($x, $y, $width, $height) : null;
+    }
+
+    public function contains(self $other): bool
+    {
+        return $other->x >= $this->x && $other->y >= $this->y && $other->right() <= $this->right() && $other->bottom() <= $this->bottom();
+    }
+
+    /** Reads `[x, y, width, height]` in px: not negative, no side below 1. */
+    public static function parse(Input $input): self
+    {
+        $sides = $input->asList(4, 4);
+
+        return new self(
+            $sides[0]->asInt(0, Size::LARGEST_PX),
+            $sides[1]->asInt(0, Size::LARGEST_PX),
+            $sides[2]->asInt(1, Size::LARGEST_PX),
+            $sides[3]->asInt(1, Size::LARGEST_PX),
+        );
     }
 
     /** @return array{int, int, int, int} */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Surface;
 
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
@@ -37,7 +38,7 @@ final readonly class Panel
     {
         $active = $input->list('active_mm', 2, 2);
         $bezel = $input->has('bezel_mm') ? $input->list('bezel_mm', 4, 4) : null;
-        $rotation = $input->has('rotation') ? (int) $input->choice('rotation', [0, 90, 180, 270]) : 0;
+        $rotation = $input->has('rotation') ? (int) $input->choice('rotation', Turn::ALL) : 0;
 
         return new self(
             Size::parse($input->child('native')),
@@ -54,6 +55,9 @@ final readonly class Panel
     /** The panel as mounted: its sizes and bezels turned, the rotation spent. */
     public function mounted(): self
     {
+        if ($this->rotation === 0) {
+            return $this;
+        }
         [$left, $top, $right, $bottom] = $this->bezelUm;
         $bezel = match ($this->rotation) {
             90 => [$bottom, $left, $top, $right],
@@ -68,25 +72,37 @@ final readonly class Panel
         return new self($this->native->turned($this->rotation), $width, $height, $bezel, 0);
     }
 
-    /** µm per native px along x, as mounted. */
-    public function pitchX(): Rational
+    /** µm per native px along an axis, as mounted. */
+    public function pitch(Axis $axis): Rational
     {
         $mounted = $this->mounted();
 
-        return Rational::of($mounted->activeWidthUm, $mounted->native->width);
+        return $axis === Axis::X
+            ? Rational::of($mounted->activeWidthUm, $mounted->native->width)
+            : Rational::of($mounted->activeHeightUm, $mounted->native->height);
     }
 
-    /** µm per native px along y, as mounted. */
-    public function pitchY(): Rational
+    public function turnedBy(int $degrees): self
     {
-        $mounted = $this->mounted();
+        return new self($this->native, $this->activeWidthUm, $this->activeHeightUm, $this->bezelUm, $degrees);
+    }
 
-        return Rational::of($mounted->activeHeightUm, $mounted->native->height);
+    /** @return array<string, mixed> as it is read */
+    public function toArray(): array
+    {
+        $mm = static fn (int $um) => Rational::of($um, 1000)->decimal(3);
+
+        return [
+            'native' => $this->native->toArray(),
+            'active_mm' => [$mm($this->activeWidthUm), $mm($this->activeHeightUm)],
+            'bezel_mm' => array_map($mm, $this->bezelUm),
+            'rotation' => $this->rotation,
+        ];
     }
 
     /** The clockwise turn applied to the canvas part to get the signal: (360 − rotation) mod 360. */
     public function signalTurn(): int
     {
-        return (360 - $this->rotation) % 360;
+        return Turn::back($this->rotation);
     }
 }

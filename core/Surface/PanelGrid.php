@@ -71,46 +71,39 @@ final readonly class PanelGrid
             for ($column = 0; $column < $this->columns; ++$column) {
                 $number = count($panels) + 1;
                 $rect = Rect::of($this->origin(Axis::X, $column), $this->origin(Axis::Y, $row), $native->width, $native->height);
-                $panels[] = new PlacedPanel((string) $number, $number, $rect, $this->panel);
+                $panels[] = new PlacedPanel((string) $number, $number, $rect, $this->panel, [$this->originUm(Axis::X, $column), $this->originUm(Axis::Y, $row)]);
             }
         }
 
         return $panels;
     }
 
-    /** @return list<Rect> vertical seams run full height, horizontal ones lie between them, so that all tile the canvas */
+    /** @return list<Rect> */
     public function seams(): array
     {
         $native = $this->panel->mounted()->native;
-        $height = $this->canvas()->height;
-        $seams = [];
-        for ($column = 1; $column < $this->columns; ++$column) {
-            $start = $this->origin(Axis::X, $column - 1) + $native->width;
-            $seams[] = Rect::of($start, 0, $this->origin(Axis::X, $column) - $start, $height);
-        }
-        for ($row = 1; $row < $this->rows; ++$row) {
-            $start = $this->origin(Axis::Y, $row - 1) + $native->height;
-            for ($column = 0; $column < $this->columns; ++$column) {
-                $seams[] = Rect::of($this->origin(Axis::X, $column), $start, $native->width, $this->origin(Axis::Y, $row) - $start);
-            }
-        }
-        usort($seams, static fn (Rect $a, Rect $b) => [$a->y, $a->x] <=> [$b->y, $b->x]);
+        $stretch = fn (Axis $axis, int $count, int $length) => array_map(fn (int $index) => [$this->origin($axis, $index), $this->origin($axis, $index) + $length], range(0, $count - 1));
 
-        return $seams;
+        return Joints::ofGrid($stretch(Axis::X, $this->columns, $native->width), $stretch(Axis::Y, $this->rows, $native->height));
     }
 
     private function origin(Axis $axis, int $index): int
     {
-        $mounted = $this->panel->mounted();
-        if (!$this->compensated) {
-            return Rational::product($index, $axis === Axis::X ? $mounted->native->width : $mounted->native->height);
-        }
-        [$left, $top, $right, $bottom] = $mounted->bezelUm;
-        $stepUm = $axis === Axis::X
-            ? $mounted->activeWidthUm + $left + $right + $this->gapXUm
-            : $mounted->activeHeightUm + $top + $bottom + $this->gapYUm;
-        $pitch = $axis === Axis::X ? $mounted->pitchX() : $mounted->pitchY();
+        $native = $this->panel->mounted()->native;
 
-        return Rational::of(Rational::product($index, $stepUm))->dividedBy($pitch)->round();
+        return $this->compensated
+            ? Rational::of($this->originUm($axis, $index))->dividedBy($this->panel->pitch($axis))->round()
+            : Rational::product($index, $axis === Axis::X ? $native->width : $native->height);
+    }
+
+    /** Where a column or row begins on the face: panels stand bezel to bezel plus the gap. */
+    private function originUm(Axis $axis, int $index): int
+    {
+        $mounted = $this->panel->mounted();
+        [$left, $top, $right, $bottom] = $mounted->bezelUm;
+
+        return Rational::product($index, $axis === Axis::X
+            ? $mounted->activeWidthUm + $left + $right + $this->gapXUm
+            : $mounted->activeHeightUm + $top + $bottom + $this->gapYUm);
     }
 }

@@ -4,52 +4,71 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Surface;
 
+use UpperPane\Core\Base\Letters;
+use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
 
 /** A panel on the canvas: its id, its number in reading order, and the canvas rectangle it shows. */
 final readonly class PlacedPanel
 {
+    /** @param array{int, int} $originUm top left of its active picture on the face, in µm */
     public function __construct(
         public string $id,
         public int $number,
         public Rect $rect,
         public Panel $panel,
+        public array $originUm = [0, 0],
     ) {
     }
 
+    /** The letter people call it by on test cards and drawings: its number as a letter. */
+    public function letter(): string
+    {
+        return Letters::at($this->number - 1);
+    }
+
+    /** Native px per canvas px along x, as mounted; 1 for panels of the surface's pitch. */
+    public function scaleX(): Rational
+    {
+        return Rational::of($this->panel->mounted()->native->width, $this->rect->width);
+    }
+
+    /** Native px per canvas px along y, as mounted. */
+    public function scaleY(): Rational
+    {
+        return Rational::of($this->panel->mounted()->native->height, $this->rect->height);
+    }
+
     /**
-     * The canvas pixel that native pixel (u, v) shows (model §2, four mounting turns).
+     * The canvas pixel under the centre of native pixel (u, v) (model §2, four mounting turns). At scale 1 it is the
+     * very same pixel.
      *
      * @return array{int, int}
      */
     public function canvasPixel(int $u, int $v): array
     {
-        $native = $this->panel->native;
+        [$x, $y] = Turn::place($this->panel->rotation, $this->panel->native, $u, $v);
+        $mounted = $this->panel->mounted()->native;
 
-        return match ($this->panel->rotation) {
-            90 => [$this->rect->x + $native->height - 1 - $v, $this->rect->y + $u],
-            180 => [$this->rect->x + $native->width - 1 - $u, $this->rect->y + $native->height - 1 - $v],
-            270 => [$this->rect->x + $v, $this->rect->y + $native->width - 1 - $u],
-            default => [$this->rect->x + $u, $this->rect->y + $v],
-        };
+        return [
+            $this->rect->x + Rational::cellUnder($x, $mounted->width, $this->rect->width),
+            $this->rect->y + Rational::cellUnder($y, $mounted->height, $this->rect->height),
+        ];
     }
 
     /**
-     * The native pixel that shows canvas pixel (x, y): the inverse of {@see canvasPixel()}.
+     * The native pixel under the centre of canvas pixel (x, y): the inverse of {@see canvasPixel()}, within half a native
+     * pixel where the scale is not 1.
      *
      * @return array{int, int}
      */
     public function nativePixel(int $x, int $y): array
     {
-        $native = $this->panel->native;
-        [$dx, $dy] = [$x - $this->rect->x, $y - $this->rect->y];
+        $mounted = $this->panel->mounted()->native;
+        $u = Rational::cellUnder($x - $this->rect->x, $this->rect->width, $mounted->width);
+        $v = Rational::cellUnder($y - $this->rect->y, $this->rect->height, $mounted->height);
 
-        return match ($this->panel->rotation) {
-            90 => [$dy, $native->height - 1 - $dx],
-            180 => [$native->width - 1 - $dx, $native->height - 1 - $dy],
-            270 => [$native->width - 1 - $dy, $dx],
-            default => [$dx, $dy],
-        };
+        return Turn::place($this->panel->signalTurn(), $mounted, $u, $v);
     }
 
     /** @return array<string, mixed> */
@@ -57,7 +76,7 @@ final readonly class PlacedPanel
     {
         return [
             'id' => $this->id, 'number' => $this->number, 'rect' => $this->rect->toArray(),
-            'turn' => $this->panel->signalTurn(), 'scale' => [1, 1],
+            'turn' => $this->panel->signalTurn(), 'scale' => [$this->scaleX()->decimal(4), $this->scaleY()->decimal(4)],
         ];
     }
 }

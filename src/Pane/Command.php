@@ -7,13 +7,8 @@ namespace UpperPane\App\Pane;
 use UpperPane\Core\Base\Input;
 
 /** One command of `bin/pane`: JSON in, JSON out, nothing else. */
-interface Command
+interface Command extends Described
 {
-    public function name(): string;
-
-    /** @return array<string, mixed> JSON Schema (2020-12) of the input */
-    public function schema(): array;
-
     /**
      * @return array<string, mixed>
      *

@@ -6,21 +6,24 @@ namespace UpperPane\App\Pane;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Text\Fonts;
 
 /** `bin/pane` without its streams: arguments and text in; exit code, output and error text out. */
 final readonly class Filter
 {
     private const MOST_BYTES = 16_777_216;
 
-    /** @param list<Command> $commands */
+    /** @param list<Described> $commands */
     public function __construct(private array $commands)
     {
     }
 
-    public static function standard(): self
+    /** @param \Closure(): Fonts $fonts opened only by commands that measure text */
+    public static function standard(\Closure $fonts): self
     {
         return new self([
-            new SurfaceCommand(), new GlazeCommand(), new LatticeCommand(), new FitCommand(), new PlaylistCommand(), new PeriodCommand(),
+            new SurfaceCommand(), new EdidCommand(), new LegibleCommand($fonts), new GlazeCommand(), new LatticeCommand(), new FitCommand(),
+            new PlaylistCommand(), new PeriodCommand(),
         ]);
     }
 
@@ -52,30 +55,55 @@ final readonly class Filter
     private function answer(array $arguments, callable $read): array
     {
         $name = $arguments[0] ?? '';
-        $wanted = match ($name) {
-            'list' => 1,
-            'schema' => 2,
-            default => 1,
-        };
-        if (count($arguments) > $wanted) {
-            throw Refusal::because('pane.argument', '', ['argument' => $arguments[$wanted]]);
-        }
+        if ($name === 'list') {
+            self::refuseMore($arguments, 1);
 
-        return match ($name) {
-            'list' => ['commands' => array_map(static fn (Command $command) => $command->name(), $this->commands)],
-            'schema' => ['$schema' => 'https://json-schema.org/draft/2020-12/schema'] + $this->command($arguments[1] ?? '')->schema(),
-            default => $this->command($name)->run(self::decode($read())),
-        };
+            return ['commands' => array_map(static fn (Described $command) => $command->name(), $this->commands)];
+        }
+        if ($name === 'schema') {
+            self::refuseMore($arguments, 2);
+
+            return ['$schema' => 'https://json-schema.org/draft/2020-12/schema'] + $this->command($arguments[1] ?? '')->schema();
+        }
+        $command = $this->command($name);
+        if ($command instanceof FileCommand) {
+            self::refuseMore($arguments, 3);
+
+            return $command->runFile(self::file($arguments));
+        }
+        self::refuseMore($arguments, 1);
+        \assert($command instanceof Command);
+
+        return $command->run(self::decode($read()));
     }
 
-    private function command(string $name): Command
+    private function command(string $name): Described
     {
         foreach ($this->commands as $command) {
             if ($command->name() === $name) {
                 return $command;
             }
         }
-        throw Refusal::because('pane.command_unknown', '', ['name' => $name, 'known' => array_map(static fn (Command $command) => $command->name(), $this->commands)]);
+        throw Refusal::because('pane.command_unknown', '', ['name' => $name, 'known' => array_map(static fn (Described $command) => $command->name(), $this->commands)]);
+    }
+
+    /** @param list<string> $arguments */
+    private static function refuseMore(array $arguments, int $wanted): void
+    {
+        if (count($arguments) > $wanted) {
+            throw Refusal::because('pane.argument', '', ['argument' => $arguments[$wanted]]);
+        }
+    }
+
+    /** @param list<string> $arguments command, `--file`, path */
+    private static function file(array $arguments): string
+    {
+        if (($arguments[1] ?? '') !== '--file' || !isset($arguments[2])) {
+            throw Refusal::because('pane.file_wanted', '', ['name' => $arguments[0]]);
+        }
+        $bytes = is_file($arguments[2]) && is_readable($arguments[2]) ? file_get_contents($arguments[2], length: self::MOST_BYTES + 1) : false;
+
+        return $bytes === false ? throw Refusal::because('pane.file_unreadable', '', ['file' => $arguments[2]]) : $bytes;
     }
 
     private static function decode(string $text): Input

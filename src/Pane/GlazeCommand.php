@@ -44,7 +44,7 @@ final class GlazeCommand implements Command
     {
         $input->keys(['size', 'tree', 'pitch_mm']);
         $pitch = $input->has('pitch_mm')
-            ? array_map(static fn (Input $mm) => Rational::of($mm->asThousandths(1, Panel::LARGEST_UM)), $input->list('pitch_mm', 2, 2))
+            ? array_map(static fn (Input $mm) => Rational::of($mm->asMillionths(1, Panel::LARGEST_UM), 1000), $input->list('pitch_mm', 2, 2))
             : [null, null];
         $size = Size::parse($input->child('size'));
 

@@ -17,6 +17,9 @@ final class PaneTest extends TestCase
     {
         yield 'a board' => ['glaze', '{"size":[1920,1080],"tree":{"split":"rows","gutter":0,"parts":[{"size":"1fr","split":"columns","parts":[{"size":"1320px","pane":"A"},{"size":"1fr","pane":"B"}]},{"size":"200px","pane":"C"}]}}', '{"panes":{"A":[0,0,1320,880],"B":[1320,0,600,880],"C":[0,880,1920,200]},"mullions":[{"axis":"y","at":880,"gutter":0,"from":0,"to":1920,"parts":["/tree/parts/0","/tree/parts/1"],"between":[["A","B"],["C"]]},{"axis":"x","at":1320,"gutter":0,"from":0,"to":880,"parts":["/tree/parts/0/parts/0","/tree/parts/0/parts/1"],"between":[["A"],["B"]]}]}'];
         yield 'a single panel, turned' => ['surface', '{"panels":[{"native":[1920,1080],"active_mm":[1209.6,680.4],"rotation":90}]}', '{"canvas":[1080,1920],"pitch_mm":[0.63,0.63],"ratio":{"exact":"9:16","name":"9:16"},"panels":[{"id":"1","number":1,"rect":[0,0,1080,1920],"turn":270,"scale":[1,1]}],"seams":[],"findings":[]}'];
+        yield 'a wall' => ['surface', '{"grid":{"columns":2,"rows":1,"panel":{"native":[1920,1080],"active_mm":[1209.6,680.4],"bezel_mm":[1.89,1.89,1.89,1.89],"rotation":0},"gap_mm":[0,0]},"mode":"compensated"}', '{"canvas":[3846,1080],"pitch_mm":[0.63,0.63],"ratio":{"exact":"641:180","name":"32:9"},"panels":[{"id":"1","number":1,"rect":[0,0,1920,1080],"turn":0,"scale":[1,1]},{"id":"2","number":2,"rect":[1926,0,1920,1080],"turn":0,"scale":[1,1]}],"seams":[[1920,0,6,1080]],"findings":[]}'];
+        yield 'capitals on the ribbon' => ['legible', '{"cap_height_px":48,"pitch_mm":6,"distance_m":30}', '{"height_mm":288,"arcmin":33,"pixel_distance_m":20.6}'];
+        yield 'a face at a size' => ['legible', '{"font":"Roboto","weight":400,"size":2048,"pitch_mm":0.5,"distance_m":5}', '{"height_mm":728,"arcmin":499.7,"pixel_distance_m":1.7}'];
         yield 'cells' => ['lattice', '{"size":[1366,768],"columns":16,"rows":16,"cells":[0,0,4,4]}', '{"rect":[0,0,342,192],"ratio":{"exact":"57:32","name":"16:9"}}'];
         yield 'cover' => ['fit', '{"source":[4000,3000],"box":[1320,880],"fit":"cover","focus":[50,50]}', '{"drawn":[0,-55,1320,990],"visible":[0,166.667,4000,2666.667],"bars":[0,0,0,0],"cut":0.1111,"scale":[0.33,0.33]}'];
         yield 'nothing enabled' => ['playlist', '{"entries":[{"id":"a","ms":10,"enabled":false}],"at_ms":[5]}', '{"cycle_ms":0,"period_ms":0,"sequence":[],"truncated":false,"at":[{"entry":null,"since_ms":0,"left_ms":0}]}'];
@@ -42,6 +45,11 @@ final class PaneTest extends TestCase
         yield 'a typing slip' => [['fit'], '{"source":[1,1],"box":[1,1],"fit":"cover","focsu":[50,50]}', 'input.unknown_key', '/focsu'];
         yield 'too many px' => [['fit'], '{"source":[100001,1],"box":[1,1],"fit":"cover"}', 'input.range', '/source/0'];
         yield 'not JSON' => [['period'], '{"zones":NaN}', 'input.json', ''];
+        yield 'two panels in one place without saying where' => [['surface'], '{"panels":[{"native":[1,1],"active_mm":[1,1]},{"native":[1,1],"active_mm":[1,1]}]}', 'input.missing', '/panels/0/position_mm'];
+        yield 'height and font' => [['legible'], '{"cap_height_px":1,"font":"Roboto","size":1,"pitch_mm":1,"distance_m":1}', 'legible.height_or_font', ''];
+        yield 'a file that is none' => [['edid', '--file', '/nowhere'], '', 'pane.file_unreadable', ''];
+        yield 'no file' => [['edid'], '', 'pane.file_wanted', ''];
+        yield 'text instead of an EDID' => [['edid', '--file', __FILE__], '', 'edid.not_edid', ''];
         yield 'no such command' => [['paint'], '', 'pane.command_unknown', ''];
         yield 'one argument too many' => [['fit', 'x'], '{}', 'pane.argument', ''];
     }

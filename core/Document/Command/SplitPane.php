@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Document\Command;
 
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
 use UpperPane\Core\Document\Scene;
@@ -12,7 +13,6 @@ use UpperPane\Core\Document\Zone;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
-use UpperPane\Core\Layout\Letters;
 use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\PartSize;

@@ -9,6 +9,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
@@ -16,7 +17,6 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\GlazingReader;
 use UpperPane\Core\Layout\Lattice;
-use UpperPane\Core\Layout\Letters;
 use UpperPane\Core\Layout\Reflow;
 
 final class GlazingTest extends TestCase

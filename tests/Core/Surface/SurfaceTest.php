@@ -83,7 +83,6 @@ final class SurfaceTest extends TestCase
         $wrong = [
             'input.range' => ['panels' => [['native' => [0, 1080]] + $panel]],
             'input.type' => ['panels' => [['native' => ['1920', 1080]] + $panel]],
-            'surface.free_arrangement' => ['panels' => [$panel, $panel]],
             'surface.grid_or_panels' => [],
             'input.unknown_key' => ['panels' => [$panel + ['colour' => 1]]],
             'input.choice' => ['panels' => [$panel + ['rotation' => 45]]],

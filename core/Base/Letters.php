@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpperPane\Core\Layout;
+namespace UpperPane\Core\Base;
 
 /** The letters of zones: A…Z, AA, AB, …; a zone keeps its letter for life and a letter is never given twice. */
 final class Letters

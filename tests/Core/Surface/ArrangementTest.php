@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Surface;
+
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Surface\PlacedPanel;
+use UpperPane\Core\Surface\Surface;
+use UpperPane\Core\Surface\SurfaceReader;
+
+/** Panels that hang anywhere (model §2). */
+final class ArrangementTest extends TestCase
+{
+    private const PANEL = ['native' => [100, 50], 'active_mm' => [100, 50]];
+
+    /** A grid and the same panels listed one by one are the same surface. */
+    public function testAListThatStandsAsAGridIsThatGrid(): void
+    {
+        $panel = ['native' => [1920, 1080], 'active_mm' => [1209.6, 680.4], 'bezel_mm' => [1.89, 1.89, 1.89, 1.89]];
+        foreach (['compensated', 'butted'] as $mode) {
+            $grid = $this->surface(['grid' => ['columns' => 3, 'rows' => 2, 'panel' => $panel], 'mode' => $mode]);
+            $list = [];
+            foreach ([0, 684.18] as $y) {
+                foreach ([0, 1213.38, 2426.76] as $x) {
+                    $list[] = $panel + ['position_mm' => [$x + 7.5, $y - 300]];
+                }
+            }
+            shuffle($list);
+            $listed = $this->surface(['panels' => $list, 'mode' => $mode]);
+
+            self::assertSame($grid->seams[0]->toArray(), $listed->seams[0]->toArray());
+            self::assertSame($this->rects($grid), $this->rects($listed));
+            self::assertSame($grid->faceUm(), $listed->faceUm());
+        }
+    }
+
+    /** Edges are rounded each by itself, so panels that touch in mm touch in px whatever their pitch. */
+    public function testAPanelOfAnotherPitchCoversThePxBetweenItsRoundedEdges(): void
+    {
+        $surface = $this->surface(['panels' => [
+            ['id' => 'led', 'native' => [100, 50], 'active_mm' => [300, 150], 'position_mm' => [0, 0]],
+            ['id' => 'lcd', 'native' => [300, 400], 'active_mm' => [74, 150], 'position_mm' => [300, 0]],
+        ]]);
+
+        self::assertSame([[0, 0, 100, 50], [100, 0, 25, 50]], $this->rects($surface));
+        self::assertSame([12, 8], $surface->panel('lcd')->toArray()['scale']);
+        self::assertSame([[100, 0, 0, 50]], $this->seams($surface));
+        self::assertSame(['wall.panels_scaled'], $this->codes($surface));
+    }
+
+    /** With half of the coarser pixel as the bound, every px leads to a canvas px and back at any scale and turn. */
+    public function testScaledPixelsComeBackWithinHalfTheCoarserPixel(): void
+    {
+        foreach ([[7, 5], [30, 20], [13, 41]] as $native) {
+            foreach ([0, 90, 180, 270] as $turn) {
+                $surface = $this->surface(['panels' => [
+                    ['id' => 'a', ...self::PANEL, 'position_mm' => [0, 0]],
+                    ['id' => 'b', 'native' => $native, 'active_mm' => [20, 15], 'rotation' => $turn, 'position_mm' => [100, 0]],
+                ]]);
+                $panel = $surface->panel('b');
+                $coarser = [max(1.0, $panel->scaleX()->decimal(6)), max(1.0, $panel->scaleY()->decimal(6))];
+                $bound = $turn % 180 === 0 ? $coarser : array_reverse($coarser);
+                for ($u = 0; $u < $native[0]; ++$u) {
+                    for ($v = 0; $v < $native[1]; ++$v) {
+                        [$x, $y] = $panel->canvasPixel($u, $v);
+                        self::assertTrue($panel->rect->contains(Rect::of($x, $y, 1, 1)));
+                        $back = $panel->nativePixel($x, $y);
+                        self::assertLessThanOrEqual($bound[0] / 2 + 0.5, abs($back[0] - $u), "$u, $v at $turn");
+                        self::assertLessThanOrEqual($bound[1] / 2 + 0.5, abs($back[1] - $v), "$u, $v at $turn");
+                    }
+                }
+            }
+        }
+    }
+
+    public function testASeamIsWhereEdgesFaceWithNoPanelBetween(): void
+    {
+        $surface = $this->surface(['panels' => [
+            ['id' => 'tall', 'native' => [50, 100], 'active_mm' => [50, 100], 'position_mm' => [0, 0]],
+            ['id' => 'near', 'native' => [20, 40], 'active_mm' => [20, 40], 'position_mm' => [60, 30]],
+            ['id' => 'far', 'native' => [50, 100], 'active_mm' => [50, 100], 'position_mm' => [100, 0]],
+        ]]);
+
+        self::assertSame([[50, 0, 50, 30], [50, 30, 10, 40], [80, 30, 20, 40], [50, 70, 50, 30]], $this->seams($surface));
+    }
+
+    /** Seams are cut out of the gaps: none lies on a panel, and none on another of its direction (random walls). */
+    public function testNoSeamLiesOnAPanel(): void
+    {
+        mt_srand(3);
+        for ($round = 0; $round < 40; ++$round) {
+            $panels = [];
+            for ($i = 0; $i < 12; ++$i) {
+                $panels[] = [...self::PANEL, 'rotation' => 90 * mt_rand(0, 3), 'position_mm' => [($i % 4) * 110 + mt_rand(0, 9), intdiv($i, 4) * 110 + mt_rand(0, 9)]];
+            }
+            $surface = $this->surface(['panels' => $panels]);
+            self::assertSame([], $this->codes($surface));
+            self::assertNotSame([], $surface->seams);
+            foreach ($surface->seams as $seam) {
+                foreach ($surface->panels as $panel) {
+                    self::assertNull($seam->common($panel->rect));
+                }
+            }
+        }
+    }
+
+    public function testOverlapIsAStopUnlessItIsABlend(): void
+    {
+        $panels = [['id' => 'a', ...self::PANEL, 'position_mm' => [0, 0]], ['id' => 'b', ...self::PANEL, 'position_mm' => [80, 10]]];
+        $overlap = $this->surface(['panels' => $panels]);
+
+        self::assertSame(['wall.panels_overlap'], $this->codes($overlap));
+        self::assertSame(['a' => 'a', 'b' => 'b', 'width' => 20, 'height' => 40], $overlap->findings[0]->params);
+        self::assertSame([], $this->codes($this->surface(['panels' => $panels, 'blends' => [['b', 'a']]])));
+    }
+
+    /** Reading order by centre; a row is what differs by less than half the lower panel's height (common practice). */
+    public function testNumbersLeftToRightThenTopToBottom(): void
+    {
+        $at = static fn (string $id, float $x, float $y, int $height = 50) => ['id' => $id, 'native' => [100, $height], 'active_mm' => [100, $height], 'position_mm' => [$x, $y]];
+        $ids = static fn (Surface $surface) => array_map(static fn (PlacedPanel $panel) => $panel->id, $surface->panels);
+
+        self::assertSame(['b', 'a', 'c'], $ids($this->surface(['panels' => [$at('a', 200, 0), $at('b', 0, 24), $at('c', 0, 80)]])));
+        self::assertSame(['a', 'b'], $ids($this->surface(['panels' => [$at('b', 0, 25), $at('a', 200, 0)]])), 'half the height apart is the next row');
+        self::assertSame(['c', 'a', 'b'], $ids($this->surface(['panels' => [$at('a', 101, 0, 100), $at('b', 202, 30, 40), $at('c', 0, 40, 20)]])));
+    }
+
+    public function testRefusesWhatCannotBeResolved(): void
+    {
+        $panel = self::PANEL;
+        $at = static fn (float $x) => $panel + ['position_mm' => [$x, 0]];
+        $wrong = [
+            ['input.missing', '/panels/1/position_mm', ['panels' => [$at(0), $panel]]],
+            ['surface.panel_twice', '/panels/1/id', ['panels' => [['id' => '2'] + $at(0), $at(200)]]],
+            ['surface.panel_unknown', '/blends/0', ['panels' => [$at(0), $at(200)], 'blends' => [['1', '3']]]],
+            ['surface.butted_needs_grid', '/mode', ['panels' => [$at(0), ['rotation' => 90] + $at(200)], 'mode' => 'butted']],
+            ['surface.panel_below_px', '/panels', ['panels' => [$at(0), ['native' => [100, 50], 'active_mm' => [0.2, 0.1], 'position_mm' => [200, 0]]]]],
+            ['surface.canvas_too_large', '', ['panels' => [$at(0), $at(99_901)]]],
+            ['input.count', '/panels', ['panels' => array_fill(0, 401, $panel)]],
+            ['input.range', '/panels/0/active_mm/1', ['panels' => [['active_mm' => [100, 0]] + $panel]]],
+            ['input.range', '/panels/0/native/0', ['panels' => [['native' => [100_001, 50]] + $panel]]],
+            ['input.type', '/panels/0/position_mm/0', ['panels' => [$at(\NAN), $panel]]],
+        ];
+        foreach ($wrong as [$code, $path, $input]) {
+            try {
+                $this->surface($input);
+                self::fail("$code went through");
+            } catch (Refusal $refusal) {
+                self::assertSame([$code, $path], [$refusal->refusalCode, $refusal->path]);
+            }
+        }
+    }
+
+    /** @param array<string, mixed> $shape */
+    private function surface(array $shape): Surface
+    {
+        return SurfaceReader::read(Input::of($shape));
+    }
+
+    /** @return list<array{int, int, int, int}> */
+    private function rects(Surface $surface): array
+    {
+        return array_map(static fn (PlacedPanel $panel) => $panel->rect->toArray(), $surface->panels);
+    }
+
+    /** @return list<array{int, int, int, int}> */
+    private function seams(Surface $surface): array
+    {
+        return array_map(static fn (Rect $seam) => $seam->toArray(), $surface->seams);
+    }
+
+    /** @return list<string> */
+    private function codes(Surface $surface): array
+    {
+        return array_map(static fn (Finding $finding) => $finding->code, $surface->findings);
+    }
+}

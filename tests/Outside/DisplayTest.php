@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Outside;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Surface\Edid;
+use UpperPane\Core\Surface\StandardModes;
+
+/** What displays say of themselves and what modes are called, against edid-decode (Debian). Samples: tests/cases/edid (MIT). */
+final class DisplayTest extends TestCase
+{
+    /** @return iterable<string, array{string}> */
+    public static function samples(): iterable
+    {
+        foreach (glob(\dirname(__DIR__).'/cases/edid/*') ?: [] as $file) {
+            if (!str_contains($file, 'LICENSE')) {
+                yield basename($file) => [self::bytes((string) file_get_contents($file))];
+            }
+        }
+        yield 'built byte by byte' => [self::built()];
+    }
+
+    #[DataProvider('samples')]
+    public function testReadsADisplayAsEdidDecodeDoes(string $bytes): void
+    {
+        $edid = Edid::read($bytes);
+        $text = self::decode($bytes);
+        $fact = static fn (string $pattern) => preg_match($pattern, $text, $found) === 1 ? $found : [];
+        $timing = $fact('/DTD 1:\s+(\d+)x(\d+)i?\s+([\d.]+) Hz.*\((\d+) mm x (\d+) mm\)/');
+        $cm = $fact('/Maximum image size: (\d+) cm x (\d+) cm/');
+
+        self::assertSame($fact('/Manufacturer: (\w+)/')[1], $edid->maker);
+        self::assertSame((int) $fact('/Model: (\d+)/')[1], $edid->product);
+        self::assertSame($fact("/Display Product Name: '(.*)'/")[1] ?? '', $edid->name);
+        self::assertSame([(int) $timing[1], (int) $timing[2]], $edid->native->toArray());
+        self::assertEqualsWithDelta((float) $timing[3], $edid->refreshHz->decimal(6), 1e-6);
+        self::assertSame($fact('/EDID Structure Version & Revision: ([\d.]+)/')[1], $edid->version);
+        self::assertSame(substr_count($text, 'Checksum: '), $edid->blocks);
+        if ($edid->sizeFrom === 'timing') {
+            self::assertSame([(int) $timing[4], (int) $timing[5]], $edid->activeMm);
+        } else {
+            self::assertSame([10 * (int) $cm[1], 10 * (int) $cm[2]], $edid->activeMm);
+        }
+    }
+
+    /** edid-decode says "Invalid checksum" of the one, and refuses the length of the other (checks.md). */
+    public function testRefusesWhatEdidDecodeFindsBroken(): void
+    {
+        $good = self::built();
+        $flipped = $good;
+        $flipped[40] = chr(ord($good[40]) ^ 1);
+        self::assertStringContainsString('should be', self::decode($flipped));
+        $broken = [
+            'edid.checksum' => $flipped, 'edid.truncated' => substr($good, 0, 100), 'edid.empty' => '',
+            'edid.not_edid' => "00 ff ff ff ff ff ff 00\n", 'edid.too_large' => str_repeat("\0", 20_000_000),
+            'edid.no_timing' => self::summed(substr_replace($good, str_repeat("\0", 18), 54, 18)),
+            'edid.version' => self::summed(substr_replace($good, "\x02", 18, 1)),
+        ];
+        foreach ($broken as $code => $bytes) {
+            try {
+                Edid::read($bytes);
+                self::fail("$code went through");
+            } catch (Refusal $refusal) {
+                self::assertSame($code, $refusal->refusalCode);
+            }
+        }
+        $this->expectExceptionMessage('wanted in blocks of 128');
+        Edid::read(self::summed(substr_replace($good, "\x01", 126, 1)));
+    }
+
+    /** A cm byte of 0 makes the pair a ratio: then only a timing of 50 mm and more is a size. */
+    public function testARatioIsNoSize(): void
+    {
+        $ratio = substr_replace(self::built(), "\x4F\x00", 21, 2);
+        self::assertSame([[1209, 680], 'timing'], [Edid::read(self::summed($ratio))->activeMm, Edid::read(self::summed($ratio))->sizeFrom]);
+        $small = Edid::read(self::summed(substr_replace($ratio, "\x10\x09\x00", 66, 3)));
+        self::assertSame([null, null], [$small->activeMm, $small->sizeFrom]);
+        self::assertSame('edid.no_size', $small->findings()[0]->code);
+    }
+
+    public function testStandardModesHaveTheSizesTheirNumbersSay(): void
+    {
+        foreach (StandardModes::all() as $mode) {
+            foreach (array_filter(['--dmt' => $mode['dmt'], '--vic' => $mode['vic']]) as $option => $number) {
+                $process = new Process(['edid-decode', $option, (string) $number]);
+                $process->mustRun();
+                self::assertMatchesRegularExpression("/ {$mode['px'][0]}x{$mode['px'][1]} /", $process->getOutput(), $mode['name']);
+            }
+            self::assertNotSame('', $mode['name']);
+        }
+    }
+
+    private static function decode(string $bytes): string
+    {
+        $file = (string) tempnam(sys_get_temp_dir(), 'edid');
+        file_put_contents($file, $bytes);
+        $process = new Process(['edid-decode', '-s', '-c', '-n', $file]);
+        $process->run();
+        unlink($file);
+
+        return $process->getOutput().$process->getErrorOutput();
+    }
+
+    /** Samples are binary, or text whose first lines are the bytes in hex. */
+    private static function bytes(string $content): string
+    {
+        if (str_starts_with($content, "\0")) {
+            return $content;
+        }
+        preg_match_all('/^(?:[0-9a-f]{2} ){15}[0-9a-f]{2}\s*$/m', $content, $lines);
+
+        return (string) hex2bin((string) preg_replace('/\s/', '', implode('', $lines[0])));
+    }
+
+    /** E-EDID 1.4: 1920×1080 at 148.5 MHz (CTA-861 VIC 16), 1209 × 680 mm, named. */
+    private static function built(): string
+    {
+        $timing = pack('v', 14_850).pack('C*', 1920 & 255, 280 & 255, 1920 >> 8 << 4 | 280 >> 8, 1080 & 255, 45, 1080 >> 8 << 4, 88, 44, 4 << 4 | 5, 0, 1209 & 255, 680 & 255, 1209 >> 8 << 4 | 680 >> 8, 0, 0, 0x1E);
+        $name = "\0\0\0\xFC\0".str_pad("QUAY PANEL\n", 13);
+        $range = "\0\0\0\xFD\0".pack('C*', 48, 75, 30, 83, 17, 0, 0x0A, 0x20, 0x20, 0x20, 0x20, 0x20, 0x20);
+        $dummy = "\0\0\0\x10\0".str_repeat("\0", 13);
+        $head = "\0\xFF\xFF\xFF\xFF\xFF\xFF\0".pack('n', 17 << 10 | 1 << 5 | 25).pack('v', 0xBEEF).pack('V', 7).pack('C*', 10, 30, 1, 4, 0xA5, 121, 68, 120, 0x06);
+
+        return self::summed($head.str_repeat("\0", 10).str_repeat("\0", 3).str_repeat("\1\1", 8).$timing.$name.$range.$dummy."\0\0");
+    }
+
+    private static function summed(string $bytes): string
+    {
+        $bytes = substr($bytes, 0, 127);
+
+        return $bytes.chr((256 - array_sum(array_map(ord(...), str_split($bytes))) % 256) % 256);
+    }
+}
