@@ -23,7 +23,7 @@ use UpperPane\App\UseCase\Handoff\HandOver;
 use UpperPane\App\UseCase\Handoff\MakeRelease;
 use UpperPane\App\UseCase\Stock\AddMedia;
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Surface\SurfaceReader;
+use UpperPane\Core\Site\SurfaceSheet;
 
 #[AsCommand('app:demo', 'Loads Harrowmere Landing into an empty database.')]
 final class DemoCommand extends Command
@@ -80,10 +80,12 @@ final class DemoCommand extends Command
             if ($this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $plan['code']]) !== null) {
                 continue;
             }
-            $canvas = SurfaceReader::read(Input::of($plan['shape']))->canvas;
-            $surface = new SurfaceRow($site, $plan['code'], $plan['name'], $plan['kind'], $plan['shape'], $canvas->width, $canvas->height, $plan['left'], $plan['floor']);
+            $sheet = SurfaceSheet::fresh($plan['sheet']);
+            $surface = new SurfaceRow($site, $plan['code'], $sheet);
+            $player = new Player($surface, $plan['player'], $surface->name);
+            $player->outputs = count($sheet->surface->panels);
             $this->entities->persist($surface);
-            $this->entities->persist(new Player($surface, $plan['player'], $plan['name']));
+            $this->entities->persist($player);
         }
         $this->entities->flush();
     }

@@ -17,24 +17,41 @@ final class Harrowmere
         'administrator' => ['Ada Wren', 'ada@harrowmere.example'],
     ];
 
-    /** @return list<array{code: string, name: string, kind: string, shape: array<string, mixed>, left: int, floor: int, player: string}> */
+    /** @return list<array{code: string, player: string, sheet: array<string, mixed>}> */
     public static function surfaces(): array
     {
         $panel = static fn (array $native, array $mm, float $bezel, int $rotation = 0) => [
             'native' => $native, 'active_mm' => $mm, 'bezel_mm' => [$bezel, $bezel, $bezel, $bezel], 'rotation' => $rotation,
         ];
         $one = static fn (array $panel) => ['panels' => [$panel]];
+        $grid = static fn (int $columns, int $rows, array $panel) => ['grid' => ['columns' => $columns, 'rows' => $rows, 'panel' => $panel]];
+        $ribbon = [['player' => 'ribbon-1', 'number' => 1, 'px' => [1920, 1080], 'millihertz' => 60_000, 'slices' => [
+            ['panel' => '1', 'canvas' => [0, 0, 960, 96], 'raster' => [0, 0, 960, 96], 'turn' => 0, 'mirror' => false],
+        ]]];
+        $lowerStrip = ['name' => 'Lower strip', 'unit' => '%', 'rect' => [0, 80, 100, 20]];
+        $rightColumn = ['name' => 'Right column', 'unit' => 'px', 'rect' => [3852, 0, 1920, 2166]];
 
         return [
-            ['code' => 'kiosk', 'name' => 'Ticket kiosk', 'kind' => 'LCD', 'shape' => $one($panel([1280, 800], [344.6, 215.4], 9)), 'left' => 300, 'floor' => 1150, 'player' => 'kiosk-1'],
-            ['code' => 'booking', 'name' => 'Booking office', 'kind' => 'LCD', 'shape' => $one($panel([1920, 1080], [1209.6, 680.4], 9)), 'left' => 1000, 'floor' => 1900, 'player' => 'booking-1'],
-            ['code' => 'gate-1', 'name' => 'Gate 1 totem', 'kind' => 'LCD', 'shape' => $one($panel([1080, 1920], [604.8, 1075.2], 12)), 'left' => 2600, 'floor' => 500, 'player' => 'gate-1'],
-            ['code' => 'gate-2', 'name' => 'Gate 2 totem', 'kind' => 'LCD', 'shape' => $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)), 'left' => 3950, 'floor' => 500, 'player' => 'gate-2'],
-            ['code' => 'hall', 'name' => 'Hall wall', 'kind' => 'LCD', 'shape' => ['grid' => ['columns' => 3, 'rows' => 2, 'panel' => $panel([1920, 1080], [1209.6, 680.4], 1.89)]], 'left' => 5300, 'floor' => 1500, 'player' => 'hall-1'],
-            ['code' => 'ribbon', 'name' => 'Quay ribbon', 'kind' => 'LED', 'shape' => $one($panel([960, 96], [5760, 576], 0)), 'left' => 4300, 'floor' => 3300, 'player' => 'ribbon-1'],
-            ['code' => 'lookout', 'name' => 'Lookout pair', 'kind' => 'LCD', 'shape' => ['grid' => ['columns' => 2, 'rows' => 1, 'panel' => $panel([3840, 2160], [1209.6, 680.4], 8)]], 'left' => 9500, 'floor' => 1050, 'player' => 'lookout-1'],
-            ['code' => 'cafe', 'name' => 'Café menu board', 'kind' => 'LCD', 'shape' => $one($panel([3840, 2160], [1428.5, 803.5], 10)), 'left' => 10400, 'floor' => 2500, 'player' => 'cafe-1'],
+            self::surface('kiosk', 'kiosk-1', 'Ticket kiosk', $one($panel([1280, 800], [344.6, 215.4], 9)), 300, 1150, ['touch' => true, 'sound' => true, 'viewing_mm' => [400, 1200]]),
+            self::surface('booking', 'booking-1', 'Booking office', $one($panel([1920, 1080], [1209.6, 680.4], 9)), 1000, 1900, ['viewing_mm' => [1500, 8000], 'areas' => [$lowerStrip]]),
+            self::surface('gate-1', 'gate-1', 'Gate 1 totem', $one($panel([1080, 1920], [604.8, 1075.2], 12)), 2600, 500, ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]]),
+            self::surface('gate-2', 'gate-2', 'Gate 2 totem', $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)), 3950, 500, ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]]),
+            self::surface('hall', 'hall-1', 'Hall wall', $grid(3, 2, $panel([1920, 1080], [1209.6, 680.4], 1.89)), 5300, 1500, ['groups' => ['Hall'], 'viewing_mm' => [3000, 25_000], 'sound' => true, 'safe_px' => [60, 60, 60, 60], 'areas' => [$lowerStrip, $rightColumn]]),
+            self::surface('ribbon', 'ribbon-1', 'Quay ribbon', $one($panel([960, 96], [5760, 576], 0)), 4300, 3300, ['kind' => 'LED', 'viewing_mm' => [15_000, 60_000], 'outputs' => $ribbon]),
+            self::surface('lookout', 'lookout-1', 'Lookout pair', $grid(2, 1, $panel([3840, 2160], [1209.6, 680.4], 8)), 9500, 1050, ['groups' => ['Hall'], 'viewing_mm' => [1500, 6000]]),
+            self::surface('cafe', 'cafe-1', 'Café menu board', $one($panel([3840, 2160], [1428.5, 803.5], 10)), 10_400, 2500, ['viewing_mm' => [2000, 7000]]),
         ];
+    }
+
+    /**
+     * @param array<string, mixed> $shape
+     * @param array<string, mixed> $more
+     *
+     * @return array{code: string, player: string, sheet: array<string, mixed>}
+     */
+    private static function surface(string $code, string $player, string $name, array $shape, int $leftMm, int $floorMm, array $more): array
+    {
+        return ['code' => $code, 'player' => $player, 'sheet' => $more + ['name' => $name, 'kind' => 'LCD', 'shape' => $shape, 'left_mm' => $leftMm, 'floor_mm' => $floorMm]];
     }
 
     /** @return array<string, \Closure(string, string): void> file name → what draws it at a path with a font */

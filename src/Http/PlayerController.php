@@ -11,6 +11,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\UseCase\Handoff\PairPlayer;
 use UpperPane\App\UseCase\Handoff\TakeProof;
+use UpperPane\App\UseCase\Surface\Wire;
 
 /** What a player calls: the time, pairing, its proof. Everything else it needs are static files. */
 final class PlayerController
@@ -19,6 +20,13 @@ final class PlayerController
     public function time(ShiftedClock $clock): JsonResponse
     {
         return new JsonResponse(['now_ms' => $clock->nowMs(), 'frozen' => $clock->isFrozen()]);
+    }
+
+    /** Public, as it is on a wall that anyone can look at: a panel's name and its player's, nothing that is shown there. */
+    #[Route('/api/play/{code}/cards/{number}', 'play_card', requirements: ['number' => '\d{1,2}'], methods: ['GET'])]
+    public function card(string $code, int $number, Wire $wire): Response
+    {
+        return new Response($wire->card($code, $number), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'no-cache']);
     }
 
     #[Route('/api/play/{code}/pair', 'play_pair', methods: ['POST'])]

@@ -46,6 +46,13 @@ final class OpenApiTest extends ApiCase
         $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', ['revision' => 3, 'note' => '']);
         $this->assertAnswers('releases', 'get', "$design/releases", '/api/designs/{id}/releases');
         $this->assertAnswers('hand-off', 'get', '/api/hand-off', '/api/hand-off');
+        $this->assertAnswers('surface', 'get', '/api/surfaces/hall', '/api/surfaces/{surface}');
+        $this->assertAnswers('effects', 'post', '/api/surfaces/hall/effects', '/api/surfaces/{surface}/effects', ['set' => ['name' => 'x']]);
+        $this->assertAnswers('wire', 'post', '/api/surfaces/hall/wire', '/api/surfaces/{surface}/wire', ['way' => 'one_per_output']);
+        $this->assertAnswers('change', 'post', '/api/surfaces/hall/changes', '/api/surfaces/{surface}/changes', ['change' => self::uuid(), 'revision' => 0, 'set' => ['name' => 'x']]);
+        $this->assertAnswers('modes', 'get', '/api/modes', '/api/modes');
+        $this->assertAnswers('figures', 'post', '/api/figures', '/api/figures', ['native' => [960, 96], 'pitch_mm' => [6, 6]]);
+        $this->assertAnswers('shape', 'post', '/api/shapes', '/api/shapes', ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]]);
         $this->assertAnswers('a refusal', 'post', "$design/batches", '/api/designs/{id}/batches', ['batch' => 'short'], 'default');
     }
 
