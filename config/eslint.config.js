@@ -6,11 +6,12 @@ import parser from 'vue-eslint-parser'
 const uses = {
   plan: [],
   api: ['plan'],
-  ui: ['api', 'session', 'stock'],
+  ui: ['api', 'plan', 'session', 'stock'],
   session: ['api', 'ui'],
   stock: ['api', 'session', 'ui', 'plan'],
   bench: ['api', 'plan', 'session', 'stock', 'ui'],
-  elevation: ['api', 'plan', 'session', 'ui'],
+  surface: ['api', 'plan', 'session', 'ui'],
+  elevation: ['api', 'plan', 'session', 'surface', 'ui'],
   handoff: ['api', 'session', 'ui'],
   player: ['plan'],
 }

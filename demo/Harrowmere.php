@@ -34,10 +34,10 @@ final class Harrowmere
         return [
             self::surface('kiosk', 'kiosk-1', 'Ticket kiosk', $one($panel([1280, 800], [344.6, 215.4], 9)), 300, 1150, ['touch' => true, 'sound' => true, 'viewing_mm' => [400, 1200]]),
             self::surface('booking', 'booking-1', 'Booking office', $one($panel([1920, 1080], [1209.6, 680.4], 9)), 1000, 1900, ['viewing_mm' => [1500, 8000], 'areas' => [$lowerStrip]]),
-            self::surface('gate-1', 'gate-1', 'Gate 1 totem', $one($panel([1080, 1920], [604.8, 1075.2], 12)), 2600, 500, ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]]),
-            self::surface('gate-2', 'gate-2', 'Gate 2 totem', $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)), 3950, 500, ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]]),
+            self::surface('gate-1', 'gate-1', 'Gate 1 totem', $one($panel([1080, 1920], [604.8, 1075.2], 12)), 2600, 650, ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]]),
+            self::surface('gate-2', 'gate-2', 'Gate 2 totem', $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)), 3950, 650, ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]]),
             self::surface('hall', 'hall-1', 'Hall wall', $grid(3, 2, $panel([1920, 1080], [1209.6, 680.4], 1.89)), 5300, 1500, ['groups' => ['Hall'], 'viewing_mm' => [3000, 25_000], 'sound' => true, 'safe_px' => [60, 60, 60, 60], 'areas' => [$lowerStrip, $rightColumn]]),
-            self::surface('ribbon', 'ribbon-1', 'Quay ribbon', $one($panel([960, 96], [5760, 576], 0)), 4300, 3300, ['kind' => 'LED', 'viewing_mm' => [15_000, 60_000], 'outputs' => $ribbon]),
+            self::surface('ribbon', 'ribbon-1', 'Quay ribbon', $one($panel([960, 96], [5760, 576], 0)), 4300, 3550, ['kind' => 'LED', 'viewing_mm' => [15_000, 60_000], 'outputs' => $ribbon]),
             self::surface('lookout', 'lookout-1', 'Lookout pair', $grid(2, 1, $panel([3840, 2160], [1209.6, 680.4], 8)), 9500, 1050, ['groups' => ['Hall'], 'viewing_mm' => [1500, 6000]]),
             self::surface('cafe', 'cafe-1', 'Café menu board', $one($panel([3840, 2160], [1428.5, 803.5], 10)), 10_400, 2500, ['viewing_mm' => [2000, 7000]]),
         ];

@@ -11,7 +11,8 @@ use UpperPane\Core\Geometry\Size;
 
 /**
  * Pixels, pitch and active size of a panel: any two give the third, per axis, exactly: size = px × pitch. All three may be
- * given when they agree to within half a pixel; then px and size count.
+ * given when they agree to within half a pixel; then px and size count. A size may also be said as its diagonal in inches, as
+ * displays are sold: with px, of square pixels.
  *
  * Example: 960 × 96 px of 6 mm → 5760 × 576 mm.
  */
@@ -30,10 +31,13 @@ final readonly class PanelFigures
      */
     public static function parse(Input $input): self
     {
-        $input->keys(['native', 'pitch_mm', 'active_mm']);
+        $input->keys(['native', 'pitch_mm', 'active_mm', 'diagonal_in']);
         $native = $input->has('native') ? Size::parse($input->child('native')) : null;
         $pitchNm = self::pair($input, 'pitch_mm', static fn (Input $mm) => $mm->asMillionths(1, self::LARGEST_PITCH_NM));
         $activeUm = self::pair($input, 'active_mm', static fn (Input $mm) => $mm->asThousandths(1, Panel::LARGEST_UM));
+        if ($native !== null && $activeUm === null && $input->has('diagonal_in')) {
+            $activeUm = self::ofDiagonal($native, $input->child('diagonal_in')->asThousandths(1, 10_000_000));
+        }
         if (count(array_filter([$native, $pitchNm, $activeUm])) < 2) {
             throw Refusal::because('figures.two_of_three', $input->path);
         }
@@ -76,6 +80,18 @@ final readonly class PanelFigures
         }
 
         return new self($native, $activeUm);
+    }
+
+    /**
+     * Width and height in µm of a diagonal in thousandths of an inch (25.4 µm each): d·w ÷ √(w² + h²).
+     *
+     * @return array{int, int}
+     */
+    private static function ofDiagonal(Size $native, int $thousandthsInch): array
+    {
+        $share = $thousandthsInch * 25.4 / hypot($native->width, $native->height);
+
+        return [(int) round($share * $native->width), (int) round($share * $native->height)];
     }
 
     private static function sizeUm(int $px, int $pitchNm): int

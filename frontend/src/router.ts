@@ -6,6 +6,8 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: '/elevation' },
     { path: '/sign-in', name: 'sign-in', component: () => import('./session/SignIn.vue'), meta: { open: true } },
+    { path: '/elevation/new', name: 'new-surface', component: () => import('./surface/NewSurface.vue') },
+    { path: '/elevation/:surface/outputs', name: 'outputs', component: () => import('./surface/OutputPlace.vue') },
     { path: '/elevation/:surface?', name: 'elevation', component: () => import('./elevation/ElevationPlace.vue') },
     { path: '/bench/:design?', name: 'bench', component: () => import('./bench/BenchPlace.vue') },
     { path: '/stock', name: 'stock', component: () => import('./stock/StockPlace.vue') },

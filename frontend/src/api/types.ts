@@ -1,5 +1,5 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
-import type { Rect, Ratio, ZonePlan } from '../plan/types'
+import type { Plan, Rect, Ratio, ZonePlan } from '../plan/types'
 
 export interface Problem {
   title: string
@@ -12,6 +12,9 @@ export interface Problem {
   between?: RevisionLine[]
   revision?: number
   findings?: Finding[]
+  questions?: Finding[]
+  theirs?: Record<string, unknown>
+  yours?: Record<string, unknown>
 }
 
 export interface Finding {
@@ -131,29 +134,92 @@ export interface MediaLine {
   already?: boolean
 }
 
-export interface SurfaceLine {
-  code: string
+export type Pair = [number, number]
+export interface PanelShape { id?: string; native: Pair; active_mm: Pair; bezel_mm?: Rect; rotation?: number; position_mm?: Pair }
+export interface GridShape { columns: number; rows: number; panel: PanelShape; gap_mm?: Pair }
+/** A surface as people describe it: one of `panels` and `grid`. */
+export interface Shape { panels?: PanelShape[]; grid?: GridShape; mode?: 'compensated' | 'butted'; blends?: [string, string][] }
+
+export interface ResolvedPanel {
+  id: string
+  number: number
+  letter: string
+  rect: Rect
+  turn: number
+  scale: Pair
+  native: Pair
+  rotation: number
+  face_um: Rect
+  bezel_um: Rect
+}
+
+/** A shape as the core resolved it. */
+export interface Resolved {
+  canvas: Pair
+  face_um: Pair
+  pitch_mm: Pair
+  diagonal_mm: number
+  px_per_inch: number
+  orientation: 'portrait' | 'landscape'
+  ratio: Ratio
+  panels: ResolvedPanel[]
+  seams: Rect[]
+  findings: Finding[]
+  legible: { pixel_distance_m: number; least_px: number; good_px: number; thumb_px: number }
+}
+
+export interface NamedArea { name: string; unit: 'px' | '%'; rect: Rect }
+export interface Slice { panel: string; canvas: Rect; raster: Rect; turn: number; mirror: boolean }
+export interface Output { player: string; number: number; px: Pair; millihertz: number; slices: Slice[] }
+
+/** The fields of a surface, as they are set. */
+export interface SheetFields {
   name: string
-  kind: string
+  kind: 'LCD' | 'LED' | 'projection'
+  shape: Shape
   left_mm: number
   floor_mm: number
-  width_um: number
-  height_um: number
-  orientation: 'portrait' | 'landscape'
-  rotation: number
-  native: [number, number]
-  canvas: [number, number]
-  pitch_mm: [number, number]
-  ratio: Ratio
-  panels: { id: string; number: number; rect: Rect }[]
-  seams: Rect[]
-  designs: { id: string; name: string; revision: number; changed_at: string; changed_by: string | null }[]
-  players: { code: string; state: PlayerState }[]
+  viewing_mm: Pair
+  safe_px: Rect
+  sound: boolean
+  touch: boolean
+  groups: string[]
+  areas: NamedArea[]
+  outputs: Output[] | null
+  archived: boolean
 }
+
+export interface SurfaceLine extends Resolved, SheetFields {
+  code: string
+  revision: number
+  area_rects: Record<string, Rect>
+  designs: { id: string; name: string; revision: number; canvas: Pair; changed_at: string; changed_by: string | null }[]
+  players: { code: string; outputs: number; state: PlayerState }[]
+}
+
+export interface Wiring { automatic?: boolean; outputs: Output[]; findings: Finding[] }
+
+export interface SurfaceWhole extends SurfaceLine {
+  wiring: Wiring
+  uses: string[]
+  changes: { number: number; author: string; at: string; kind: string; fields: string[]; undone: boolean }[]
+  undo: { undo: string[] | null; redo: string[] | null }
+}
+
+export interface Effects {
+  before: { canvas: Pair }
+  after: Resolved
+  designs: { id: string; name: string; zones: { letter: string; before: Rect | null; after: Rect }[]; findings: Finding[]; plan: Plan }[]
+}
+
+export interface Figures { native: Pair; active_mm: Pair; pitch_mm: Pair }
+export interface StandardMode { px: Pair; name: string }
+export interface EdidAnswer { maker: string; product: number; name: string; native: Pair; refresh_hz: number; active_mm: Pair | null; size_from: string | null; version: string; findings: Finding[] }
 
 export interface Elevation {
   site: { slug: string; name: string; address: string; zone: string }
   surfaces: SurfaceLine[]
+  archived: { code: string; name: string; revision: number }[]
 }
 
 export type PlayerState = 'empty' | 'waiting' | 'proven' | 'different' | 'silent'

@@ -1,47 +1,57 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import { call } from '../api/client'
-import type { Elevation } from '../api/types'
+import type { SurfaceLine } from '../api/types'
+import { useSession } from '../session/session'
+import FieldConflict from '../surface/FieldConflict.vue'
+import { useSurfaces } from '../surface/surfaces'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ElevationDrawing from './ElevationDrawing.vue'
-import SurfaceParticulars from './SurfaceParticulars.vue'
+import SurfaceColumn from './SurfaceColumn.vue'
+import SurfaceList from './SurfaceList.vue'
 
 const { t } = useI18n()
 const route = useRoute()
 const router = useRouter()
-const elevation = ref<Elevation | null>(null)
-const error = ref<unknown>(null)
-const chosen = computed(() => elevation.value?.surfaces.find((one) => one.code === route.params['surface']) ?? null)
+const session = useSession()
+const surfaces = useSurfaces()
+const arranging = ref(false)
+const all = computed(() => surfaces.elevation?.surfaces ?? [])
+const code = computed(() => (typeof route.params['surface'] === 'string' ? route.params['surface'] : null))
+const whole = computed(() => (surfaces.whole?.code === code.value ? surfaces.whole : null))
 
-async function load(): Promise<void> {
-  try {
-    elevation.value = await call<Elevation>('GET', '/api/sites/harrowmere/elevation')
-  } catch (refused) {
-    error.value = refused
-  }
+const choose = (wanted: string | null): void => void router.replace({ name: 'elevation', params: { surface: wanted ?? '' } })
+watch(code, (wanted) => {
+  surfaces.error = null
+  if (wanted) void surfaces.open(wanted)
+}, { immediate: true })
+
+/** What is dragged is opened first, so that the change is made on the revision that is shown. */
+async function place(one: SurfaceLine, leftMm: number, floorMm: number): Promise<void> {
+  if (code.value !== one.code) choose(one.code)
+  await surfaces.change(one.code, { left_mm: leftMm, floor_mm: floorMm })
 }
-const choose = (code: string): void => void router.replace({ name: 'elevation', params: { surface: code } })
-onMounted(load)
+onMounted(surfaces.load)
 </script>
 
 <template>
   <div class="with-column">
     <section class="drawing-area">
-      <div class="place-head"><h1>{{ t('elevation.title') }}</h1><p class="hint">{{ t('elevation.hint') }}</p></div>
-      <RefusalNote :error="error" />
-      <ElevationDrawing v-if="elevation" :surfaces="elevation.surfaces" :chosen="chosen?.code ?? null" @choose="choose" />
+      <div class="place-head">
+        <h1>{{ t('elevation.title') }}</h1><p class="hint">{{ t(arranging ? 'elevation.arrange-hint' : 'elevation.hint') }}</p><span class="spring" />
+        <template v-if="session.mounts()">
+          <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="arranging" @click="arranging = !arranging">{{ t('elevation.arrange') }}</button>
+          <RouterLink class="btn btn-sm btn-primary" :to="{ name: 'new-surface' }">{{ t('surface.new') }}</RouterLink>
+        </template>
+      </div>
+      <ElevationDrawing v-if="surfaces.elevation" :surfaces="all" :chosen="code" :arranging="arranging" @choose="choose" @place="place" />
     </section>
     <aside class="column" :aria-label="t('bench.particulars')">
-      <SurfaceParticulars v-if="chosen && elevation" :key="chosen.code" :surface="chosen" :zone="elevation.site.zone" />
-      <template v-else-if="elevation">
-        <p class="hint">{{ t('elevation.pick') }}</p>
-        <h2>{{ t('elevation.surfaces') }}</h2>
-        <ul class="lines">
-          <li v-for="one in elevation.surfaces" :key="one.code"><button type="button" class="line" @click="choose(one.code)"><span>{{ one.name }}</span><span class="measure">{{ one.canvas[0] }} × {{ one.canvas[1] }} px</span></button></li>
-        </ul>
-      </template>
+      <RefusalNote :error="surfaces.error" />
+      <SurfaceColumn v-if="whole && surfaces.elevation" :key="whole.code" :surface="whole" :zone="surfaces.elevation.site.zone" @leave="choose(null)" />
+      <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" />
     </aside>
+    <FieldConflict v-if="surfaces.conflict" :problem="surfaces.conflict.problem" @choose="surfaces.resolve" />
   </div>
 </template>

@@ -32,5 +32,7 @@ export const useSession = defineStore('session', () => {
 
   const designs = (): boolean => me.value?.role === 'designer' || me.value?.role === 'administrator'
 
-  return { me, load, signIn, signOut, designs }
+  const mounts = (): boolean => designs() || me.value?.role === 'technician'
+
+  return { me, load, signIn, signOut, designs, mounts }
 })

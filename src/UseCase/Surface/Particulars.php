@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Surface;
 
+use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
@@ -23,6 +24,7 @@ final class Particulars
         return [
             'face_um' => [$width, $height],
             'diagonal_mm' => round(sqrt(($width / 1000) ** 2 + ($height / 1000) ** 2), 1),
+            'px_per_inch' => Rational::of(25_400)->dividedBy($surface->pitchXUm)->decimal(1),
             'orientation' => $surface->canvas->isPortrait() ? 'portrait' : 'landscape',
             'legible' => Legibility::ofSurface($surface->pitchXUm, $farthestMm),
         ] + $resolved;

@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Elevation } from '../api/types'
+import { useSession } from '../session/session'
+import { useSurfaces } from '../surface/surfaces'
+import { pixels } from '../ui/format'
+
+/** Nothing is chosen: all surfaces, by group, and what was archived. */
+const props = defineProps<{ elevation: Elevation }>()
+const emit = defineEmits<{ choose: [code: string] }>()
+const { t } = useI18n()
+const session = useSession()
+const surfaces = useSurfaces()
+const groups = computed(() => [...new Set(props.elevation.surfaces.flatMap((one) => one.groups))].sort())
+const inGroup = (group: string | null): Elevation['surfaces'] => props.elevation.surfaces.filter((one) => (group === null ? !one.groups.length : one.groups.includes(group)))
+
+async function restore(code: string, revision: number): Promise<void> {
+  surfaces.error = null
+  await surfaces.archive(code, false, revision, false).catch((refused: unknown) => void (surfaces.error = refused))
+}
+</script>
+
+<template>
+  <p class="hint">{{ t('elevation.pick') }}</p>
+  <template v-for="group in [...groups, null]" :key="group ?? ''">
+    <template v-if="inGroup(group).length">
+      <h2>{{ group ?? t(groups.length ? 'elevation.no-group' : 'elevation.surfaces') }}</h2>
+      <ul class="lines"><li v-for="one in inGroup(group)" :key="one.code"><button type="button" class="line" @click="emit('choose', one.code)"><span>{{ one.name }}</span><span class="measure">{{ pixels(...one.canvas) }}</span></button></li></ul>
+    </template>
+  </template>
+  <template v-if="elevation.archived.length">
+    <h2>{{ t('elevation.archived') }}</h2>
+    <ul class="lines"><li v-for="one in elevation.archived" :key="one.code" class="line"><span>{{ one.name }}</span><button v-if="session.mounts()" type="button" class="plain" @click="restore(one.code, one.revision)">{{ t('elevation.restore') }}</button></li></ul>
+  </template>
+</template>

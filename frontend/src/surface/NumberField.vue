@@ -1,0 +1,28 @@
+<script setup lang="ts">
+import { ref, useId, watch } from 'vue'
+import { typedNumber, useFieldRefusal } from './refusal'
+
+/** A number with its unit. What cannot be a number is sent as it was typed, and the refusal stands below. */
+const props = defineProps<{ label: string; unit?: string; path?: string; disabled?: boolean; placeholder?: string }>()
+const value = defineModel<number | null>({ required: true })
+const id = useId()
+const text = ref('')
+const refusal = useFieldRefusal(() => props.path)
+
+watch(value, (next) => {
+  if (next === null) text.value = ''
+  else if (typedNumber(text.value) !== next) text.value = String(next)
+}, { immediate: true })
+
+function typed(): void {
+  const next = text.value.trim() === '' ? null : typedNumber(text.value)
+  if (next !== value.value) value.value = next
+}
+</script>
+
+<template>
+  <label :for="id">{{ label }}
+    <span class="with-unit"><input :id="id" v-model="text" class="form-control form-control-sm measure" inputmode="decimal" :disabled="disabled" :placeholder="placeholder" :aria-invalid="refusal !== ''" :aria-describedby="refusal ? `${id}-wrong` : undefined" @change="typed" /><span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span></span>
+    <span v-if="refusal" :id="`${id}-wrong`" class="refusal" role="alert">{{ refusal }}</span>
+  </label>
+</template>

@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { SheetFields, SurfaceWhole } from '../api/types'
+import type { Rect } from '../plan/types'
+import { useSession } from '../session/session'
+import NumberField from './NumberField.vue'
+import { provideRefusal } from './refusal'
+import { storeToRefs } from 'pinia'
+import { useSurfaces } from './surfaces'
+
+/** What is kept of a surface besides its panels; every field is saved as soon as it is left. */
+const props = defineProps<{ surface: SurfaceWhole }>()
+const { t } = useI18n()
+const session = useSession()
+const surfaces = useSurfaces()
+const { error } = storeToRefs(surfaces)
+provideRefusal(error)
+const sides = ['left', 'top', 'right', 'bottom'] as const
+const known = computed(() => [...new Set((surfaces.elevation?.surfaces ?? []).flatMap((one) => one.groups))].sort())
+const set = (fields: Partial<SheetFields>): void => void surfaces.change(props.surface.code, fields)
+
+function viewing(which: 0 | 1, metres: number | null): void {
+  const both = [...props.surface.viewing_mm] as [number, number]
+  both[which] = typeof metres === 'number' ? Math.round(metres * 1000) : (metres as unknown as number)
+  set({ viewing_mm: both })
+}
+function safe(side: number, px: number | null): void {
+  const all = [...props.surface.safe_px] as Rect
+  all[side] = px ?? 0
+  set({ safe_px: all })
+}
+const groups = (event: Event): void => set({ groups: (event.target as HTMLInputElement).value.split(',').map((group) => group.trim()).filter(Boolean) })
+</script>
+
+<template>
+  <fieldset :disabled="!session.mounts()">
+    <label>{{ t('field.name') }}<input class="form-control form-control-sm" :value="surface.name" maxlength="120" @change="set({ name: ($event.target as HTMLInputElement).value })" /></label>
+    <div class="field-row">
+      <label>{{ t('field.kind') }}<select class="form-select form-select-sm" :value="surface.kind" @change="set({ kind: ($event.target as HTMLSelectElement).value as SheetFields['kind'] })"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></select></label>
+      <label>{{ t('field.groups') }}<input class="form-control form-control-sm" :value="surface.groups.join(', ')" list="known-groups" :placeholder="t('surface.groups-hint')" @change="groups" /></label>
+      <datalist id="known-groups"><option v-for="group in known" :key="group" :value="group" /></datalist>
+    </div>
+    <p class="group-label">{{ t('surface.place') }}</p>
+    <div class="field-row">
+      <NumberField :model-value="surface.left_mm" :label="t('field.left_mm')" unit="mm" path="/left_mm" @update:model-value="set({ left_mm: $event ?? 0 })" />
+      <NumberField :model-value="surface.floor_mm" :label="t('field.floor_mm')" unit="mm" path="/floor_mm" @update:model-value="set({ floor_mm: $event ?? 0 })" />
+    </div>
+    <p class="group-label">{{ t('surface.viewers') }}</p>
+    <div class="field-row">
+      <NumberField :model-value="surface.viewing_mm[0] / 1000" :label="t('surface.nearest')" unit="m" path="/viewing_mm/0" @update:model-value="viewing(0, $event)" />
+      <NumberField :model-value="surface.viewing_mm[1] / 1000" :label="t('surface.farthest')" unit="m" path="/viewing_mm/1" @update:model-value="viewing(1, $event)" />
+    </div>
+    <p class="group-label">{{ t('field.safe_px') }}</p>
+    <div class="field-row"><NumberField v-for="(side, index) in sides" :key="side" :model-value="surface.safe_px[index]!" :label="t(`shape.${side}`)" unit="px" :path="index === 0 ? '/safe_px' : `/safe_px/${index}`" @update:model-value="safe(index, $event)" /></div>
+    <label class="check"><input type="checkbox" :checked="surface.sound" @change="set({ sound: !surface.sound })" />{{ t('field.sound') }}</label>
+    <label class="check"><input type="checkbox" :checked="surface.touch" @change="set({ touch: !surface.touch })" />{{ t('field.touch') }}</label>
+  </fieldset>
+</template>

@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import type { ResolvedPanel, Slice } from '../api/types'
+import type { Rect } from '../plan/types'
+import NumberField from './NumberField.vue'
+
+/** One slice by numbers: what is taken from the canvas, where it lies in the signal, turned and mirrored how. */
+const slice = defineModel<Slice>({ required: true })
+defineProps<{ panels: ResolvedPanel[] }>()
+const { t } = useI18n()
+const corners = ['x', 'y', 'width', 'height'] as const
+function side(key: 'canvas' | 'raster', at: number, value: number | null): void {
+  const rect = [...slice.value[key]] as Rect
+  rect[at] = value ?? 0
+  slice.value = { ...slice.value, [key]: rect }
+}
+</script>
+
+<template>
+  <div class="slice-fields">
+    <div class="field-row">
+      <label>{{ t('outputs.panel') }}<select class="form-select form-select-sm" :value="slice.panel" @change="slice = { ...slice, panel: ($event.target as HTMLSelectElement).value }"><option v-for="panel in panels" :key="panel.id" :value="panel.id">{{ panel.letter }} ({{ panel.number }})</option></select></label>
+      <label>{{ t('outputs.turn') }}<select class="form-select form-select-sm" :value="slice.turn" @change="slice = { ...slice, turn: Number(($event.target as HTMLSelectElement).value) }"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></select></label>
+      <label class="check"><input type="checkbox" :checked="slice.mirror" @change="slice = { ...slice, mirror: !slice.mirror }" />{{ t('outputs.mirror') }}</label>
+    </div>
+    <template v-for="key in ['canvas', 'raster'] as const" :key="key">
+      <p class="group-label">{{ t(`outputs.${key}`) }}</p>
+      <div class="field-row"><NumberField v-for="(corner, at) in corners" :key="corner" :model-value="slice[key][at]!" :label="t(`shape.${corner}`)" unit="px" :path="`/${key}/${at}`" @update:model-value="side(key, at, $event)" /></div>
+    </template>
+  </div>
+</template>

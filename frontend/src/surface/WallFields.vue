@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import type { GridShape, PanelShape, Shape } from '../api/types'
+import type { Rect } from '../plan/types'
+import NumberField from './NumberField.vue'
+
+/** How the panels stand: columns × rows of one panel, with bezels, gaps, and whether the picture goes on behind the seams. */
+const shape = defineModel<Shape>({ required: true })
+const { t } = useI18n()
+const sides = ['left', 'top', 'right', 'bottom'] as const
+const turns = [0, 90, 180, 270] as const
+const grid = (): GridShape => shape.value.grid ?? { columns: 1, rows: 1, panel: (shape.value.panels?.[0] ?? {}) as PanelShape }
+const put = (change: Partial<GridShape>): void => void (shape.value = { ...shape.value, grid: { ...grid(), ...change } })
+const panel = (change: Partial<PanelShape>): void => put({ panel: { ...grid().panel, ...change } })
+
+function bezel(side: number, value: number | null): void {
+  const all = [...(grid().panel.bezel_mm ?? [0, 0, 0, 0])] as Rect
+  all[side] = value ?? 0
+  panel({ bezel_mm: all })
+}
+function gap(axis: number, value: number | null): void {
+  const both = [...(grid().gap_mm ?? [0, 0])] as [number, number]
+  both[axis] = value ?? 0
+  put({ gap_mm: both })
+}
+</script>
+
+<template>
+  <fieldset v-if="shape.grid">
+    <div class="field-row">
+      <NumberField :model-value="shape.grid.columns" :label="t('shape.columns')" path="/grid/columns" @update:model-value="put({ columns: $event ?? 0 })" />
+      <NumberField :model-value="shape.grid.rows" :label="t('shape.rows')" path="/grid/rows" @update:model-value="put({ rows: $event ?? 0 })" />
+      <label>{{ t('shape.panel-turn') }}<select class="form-select form-select-sm" :value="shape.grid.panel.rotation ?? 0" @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></select></label>
+    </div>
+    <p class="group-label">{{ t('shape.bezel') }}</p>
+    <div class="field-row">
+      <NumberField v-for="(side, index) in sides" :key="side" :model-value="shape.grid.panel.bezel_mm?.[index] ?? 0" :label="t(`shape.${side}`)" unit="mm" :path="`/bezel_mm/${index}`" @update:model-value="bezel(index, $event)" />
+    </div>
+    <div class="field-row">
+      <NumberField :model-value="shape.grid.gap_mm?.[0] ?? 0" :label="t('shape.gap-x')" unit="mm" path="/gap_mm/0" @update:model-value="gap(0, $event)" />
+      <NumberField :model-value="shape.grid.gap_mm?.[1] ?? 0" :label="t('shape.gap-y')" unit="mm" path="/gap_mm/1" @update:model-value="gap(1, $event)" />
+    </div>
+    <div class="choices">
+      <label class="check"><input type="radio" :checked="shape.mode !== 'butted'" name="mode" @change="shape = { ...shape, mode: 'compensated' }" />{{ t('shape.compensated') }}</label>
+      <label class="check"><input type="radio" :checked="shape.mode === 'butted'" name="mode" @change="shape = { ...shape, mode: 'butted' }" />{{ t('shape.butted') }}</label>
+    </div>
+  </fieldset>
+</template>
