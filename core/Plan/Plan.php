@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Output\Output;
+use UpperPane\Core\Output\OutputMap;
+use UpperPane\Core\Output\Slice;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Time\Cycles;
@@ -24,7 +27,14 @@ final readonly class Plan
         public array $zones,
         public array $findings,
         private PlanContext $context,
+        private ?OutputMap $outputs = null,
     ) {
+    }
+
+    /** For players: which part of the canvas leaves which output. */
+    public function leavingBy(OutputMap $outputs): self
+    {
+        return new self($this->surface, $this->sceneId, $this->zones, $this->findings, $this->context, $outputs);
     }
 
     /** When all zones begin a round together again, in ms; null above seven days. */
@@ -51,8 +61,18 @@ final readonly class Plan
                 'id' => $panel->id, 'number' => $panel->number, 'rect' => $panel->rect->toArray(), 'turn' => $panel->panel->signalTurn(),
             ], $this->surface->panels),
             'seams' => array_map(static fn ($seam) => $seam->toArray(), $this->surface->seams),
+            'outputs' => array_map(self::output(...), $this->outputs->outputs ?? []),
             'media' => $this->media(),
             'fonts' => $this->fonts(),
+        ];
+    }
+
+    /** @return array<string, mixed> */
+    private static function output(Output $output): array
+    {
+        return [
+            'player' => $output->player, 'number' => $output->number, 'px' => $output->raster->toArray(),
+            'slices' => array_map(static fn (Slice $slice) => ['panel' => $slice->panel, 'raster' => $slice->raster->toArray(), 'matrix' => $slice->matrix()], $output->slices),
         ];
     }
 

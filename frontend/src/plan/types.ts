@@ -25,12 +25,18 @@ export interface ZonePlan {
   items: Item[]
 }
 
+/** Canvas to raster, `[a, b, c, d, e, f]` as in CSS, in decimal strings. */
+export interface OutputPlan { player: string; number: number; px: [number, number]; slices: { panel: string; raster: Rect; matrix: string[] }[] }
+
 export interface Plan {
   canvas: [number, number]
   from_ms: number
   until_ms: number
   zones: ZonePlan[]
   seams: Rect[]
+  panels: { id: string; number: number; rect: Rect; turn: number }[]
+  /** Missing in releases made before there were output maps. */
+  outputs?: OutputPlan[]
   media: { sha256: string; mime: string; bytes: number }[]
   fonts: { family: string; weight: number; file: string }[]
 }

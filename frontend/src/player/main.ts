@@ -1,40 +1,32 @@
-import { Stage } from '../plan/stage'
 import { loadFace } from '../plan/faces'
 import { askTime, fetchOrders, forgetOthers, pair, sendProof, takeWhole } from './fetching'
 import { loadIdentity, loadKept, saveIdentity, saveKept, type Held, type Identity, type Kept } from './store'
 import { SteadyClock } from './steady'
+import { RasterWindow, windowFor } from './window'
 
 const POLL_MS = 2000
 const PROOF_MS = 5000
 const TIME_MS = 30_000
-const code = location.pathname.split('/').pop() ?? ''
+const purpose = windowFor(new URL(location.href))
+const code = purpose.player
 const root = document.getElementById('stage') as HTMLElement
 const word = document.getElementById('word') as HTMLElement
 
 class Player {
   private held: Held | null = null
-  private readonly stage = new Stage(root, (sha256) => `${this.held?.order.base ?? ''}${sha256}`)
+  private readonly stage = new RasterWindow(root, (sha256) => `${this.held?.order.base ?? ''}${sha256}`, purpose)
   private shown: Record<string, string | null> = {}
   private failed = ''
 
   constructor(private readonly kept: Kept, private readonly clock: SteadyClock, private identity: Identity) {
     this.switchTo(kept.now)
-    addEventListener('resize', () => this.fit())
   }
 
   private switchTo(held: Held | null): void {
     this.held = held
     if (!held) return
-    word.textContent = ''
-    this.stage.show(held.plan.canvas, held.plan.zones)
+    word.textContent = this.stage.show(held.plan) ? '' : `This release knows no output ${purpose.output} of ${code}.`
     void Promise.all(held.plan.fonts.map(loadFace)).catch(() => undefined)
-    this.fit()
-  }
-
-  private fit(): void {
-    const [width, height] = this.held?.plan.canvas ?? [1, 1]
-    const scale = Math.min(innerWidth / width, innerHeight / height)
-    root.style.transform = `translate(${(innerWidth - width * scale) / 2}px, ${(innerHeight - height * scale) / 2}px) scale(${scale})`
   }
 
   frame = (): void => {
@@ -131,4 +123,12 @@ function repeat(work: () => Promise<void>, everyMs: number): void {
   void work().finally(() => setTimeout(() => repeat(work, everyMs), everyMs))
 }
 
-void start()
+/** A card changes with the wiring, so it is asked for again and again; nothing of it is kept. */
+async function showCard(): Promise<void> {
+  const window = new RasterWindow(root, () => '', purpose)
+  repeat(async () => {
+    word.textContent = (await window.card().catch(() => false)) ? '' : `No test card: ${code} has no output ${purpose.output ?? 1}, or the server does not answer.`
+  }, POLL_MS)
+}
+
+void (purpose.card ? showCard() : start())

@@ -14,10 +14,12 @@ use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Design\DesignStore;
 use UpperPane\App\UseCase\Design\Planning;
 use UpperPane\App\UseCase\Recorder;
+use UpperPane\App\UseCase\Surface\Surfaces;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Output\WiringCheck;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Preflight;
 
@@ -29,6 +31,7 @@ final readonly class MakeRelease
         private Connection $database,
         private DesignStore $store,
         private Planning $planning,
+        private Surfaces $surfaces,
         private Published $published,
         private ShiftedClock $clock,
         private Recorder $recorder,
@@ -50,8 +53,12 @@ final readonly class MakeRelease
                 throw Conflict::because('release.revision', ['revision' => $loaded->row->revision]);
             }
             $surface = $loaded->row->surface;
-            $plan = PlanCompiler::compile($loaded->document, $this->planning->surface($surface), $this->planning->context($surface, $loaded->document));
-            $findings = [...$plan->findings, ...Preflight::standard()->check($plan->zones)];
+            $outputs = $this->surfaces->outputs($surface, $surface->sheet());
+            $plan = PlanCompiler::compile($loaded->document, $this->planning->surface($surface), $this->planning->context($surface, $loaded->document))->leavingBy($outputs);
+            $findings = [
+                ...$plan->surface->findings, ...WiringCheck::of($outputs, $plan->surface, $this->surfaces->outputCounts($surface)),
+                ...$plan->findings, ...Preflight::standard()->check($plan->zones),
+            ];
             if (Preflight::blocks($findings)) {
                 $stops = array_filter($findings, static fn (Finding $finding) => $finding->severity === Severity::Stop);
                 throw Conflict::because('release.stopped', ['count' => count($stops)], ['findings' => array_map(static fn (Finding $finding) => $finding->toArray(), array_values($stops))]);
