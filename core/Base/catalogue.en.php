@@ -82,6 +82,10 @@ return [
     'lattice.beyond' => ['The cells reach beyond the lattice of {columns} × {rows}.', 'Choose cells inside it; they count from 0.'],
     'playlist.entry_twice' => ['The entry id “{id}” is used twice.', 'Give every entry an id of its own.'],
     'playlist.period_too_long' => ['The lists repeat together only after {entries} entries; this instant cannot be found.', 'Ask for an earlier instant, or use list lengths with a common factor.'],
+    'span.outside' => ['This reaches beyond the canvas of {width} × {height} px.', 'Choose panels of this surface.'],
+    'span.blocked' => ['The line would have to go to {at}; other panes hold it between {least} and {most}.', 'Merge or move the panes in the way first.'],
+    'seam.text' => ['{letter}: letters stand on a seam between the panels {panels}.', 'Move or size the zone to whole panels, or align the text away from the seam.'],
+    'seam.face' => ['{letter}: a marked face lies on a seam between the panels {panels}.', 'Move the focal point, or span whole panels.'],
     'reflow.loosened' => ['A part of {size} does not fit this surface and takes a share instead.', 'Give the part a share (fr), or make a layout for this surface.'],
 
     'document.zone_gone' => ['The zone is no longer in this scene.', 'Look at what is there now, then choose a zone.'],

@@ -18,6 +18,7 @@ final class PlanCompiler
     public static function compile(Design $design, Surface $surface, PlanContext $context): Plan
     {
         $scene = $design->restScene();
+        $context = $context->on($surface);
         if ($surface->canvas->toArray() === $design->canvas->toArray()) {
             $glazing = $design->sizing()->resolve($scene->tree);
 

@@ -6,9 +6,10 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\MediaShelf;
+use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Text\Fonts;
 
-/** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon and the reflow scale. */
+/** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and the surface it lies on. */
 final readonly class PlanContext
 {
     public const HORIZON_MS = 14 * 86_400_000;
@@ -19,6 +20,7 @@ final readonly class PlanContext
         public \DateTimeZone $zone,
         public int $fromMs,
         public Rational $scale,
+        public ?Surface $surface = null,
     ) {
     }
 
@@ -35,6 +37,12 @@ final readonly class PlanContext
 
     public function scaledBy(Rational $scale): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale);
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale, $this->surface);
+    }
+
+    /** The surface whose panels and seams lie under the zones; none when the canvas is not its own. */
+    public function on(?Surface $surface): self
+    {
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $surface);
     }
 }

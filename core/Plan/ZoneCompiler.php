@@ -9,6 +9,7 @@ use UpperPane\Core\Document\Fill\Entry;
 use UpperPane\Core\Document\Fill\PlaylistFill;
 use UpperPane\Core\Document\Zone;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Surface\PlacedPanel;
 
 /** One zone in its rectangle → its plan. */
 final readonly class ZoneCompiler
@@ -18,7 +19,7 @@ final readonly class ZoneCompiler
 
     private ItemCompiler $items;
 
-    public function __construct(PlanContext $context)
+    public function __construct(private PlanContext $context)
     {
         $this->items = new ItemCompiler($context);
     }
@@ -30,7 +31,25 @@ final readonly class ZoneCompiler
             ? array_map(fn (Entry $entry) => $this->entry($entry, $rect), array_values(array_filter($fill->entries, static fn (Entry $entry) => $entry->enabled)))
             : [$this->items->compile($fill, $rect->size())];
 
-        return new ZonePlan($sceneId, $zone, $rect, $items === [] ? [$this->items->compile(new EmptyFill(), $rect->size())] : $items);
+        $items = $items === [] ? [$this->items->compile(new EmptyFill(), $rect->size())] : $items;
+
+        return new ZonePlan($sceneId, $zone, $rect, $items, $this->panels($rect), $this->seams($rect));
+    }
+
+    /** @return list<string> letters of the panels that show some of it; none on a single panel, where it says nothing */
+    private function panels(Rect $rect): array
+    {
+        $panels = $this->context->surface->panels ?? [];
+        $under = array_filter($panels, static fn (PlacedPanel $panel) => $panel->rect->common($rect) !== null);
+
+        return count($panels) < 2 ? [] : array_values(array_map(static fn (PlacedPanel $panel) => $panel->letter(), $under));
+    }
+
+    /** @return list<Rect> seams inside it, butted ones too: half-open as all rectangles, but a joint on its edge is not in it */
+    private function seams(Rect $rect): array
+    {
+        return array_values(array_filter($this->context->surface->seams ?? [], static fn (Rect $seam) => $seam->x < $rect->right()
+            && $seam->right() > $rect->x && $seam->y < $rect->bottom() && $seam->bottom() > $rect->y));
     }
 
     private function entry(Entry $entry, Rect $rect): Item

@@ -12,9 +12,19 @@ use UpperPane\Core\Time\Playlist;
 /** One zone of a plan: where it is, and what it shows in turn. */
 final readonly class ZonePlan
 {
-    /** @param list<Item> $items what is shown in turn; disabled entries left out; a standby when there is nothing */
-    public function __construct(public string $sceneId, public Zone $zone, public Rect $rect, public array $items)
-    {
+    /**
+     * @param list<Item>   $items  what is shown in turn; disabled entries left out; a standby when there is nothing
+     * @param list<string> $panels letters of the panels it falls on
+     * @param list<Rect>   $seams  those that run through it, in canvas px
+     */
+    public function __construct(
+        public string $sceneId,
+        public Zone $zone,
+        public Rect $rect,
+        public array $items,
+        public array $panels = [],
+        public array $seams = [],
+    ) {
     }
 
     /** JSON Pointer into the design document. */
@@ -50,6 +60,7 @@ final readonly class ZonePlan
             'name' => $this->zone->name,
             'rect' => $this->rect->toArray(),
             'ratio' => Ratio::of($this->rect->size())->toArray(),
+            'panels' => $this->panels,
             'cycle_ms' => $this->cycleMs(),
             'items' => array_map(static fn (Item $item) => $item->toArray(), $this->items),
         ];

@@ -12,6 +12,7 @@ use UpperPane\Core\Preflight\Rule\EmptyPane;
 use UpperPane\Core\Preflight\Rule\EmptyPlaylist;
 use UpperPane\Core\Preflight\Rule\Enlarged;
 use UpperPane\Core\Preflight\Rule\MissingFile;
+use UpperPane\Core\Preflight\Rule\OnSeam;
 use UpperPane\Core\Preflight\Rule\Stretched;
 use UpperPane\Core\Preflight\Rule\TextApproximate;
 use UpperPane\Core\Preflight\Rule\TextOverflows;
@@ -29,7 +30,7 @@ final readonly class Preflight
     {
         return new self([
             new EmptyPane(), new EmptyPlaylist(), new MissingFile(), new Stretched(), new Enlarged(), new CutAway(),
-            new VideoLongerThanSlot(), new TextOverflows(), new TextApproximate(),
+            new VideoLongerThanSlot(), new TextOverflows(), new TextApproximate(), new OnSeam(),
         ]);
     }
 

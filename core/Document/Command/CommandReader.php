@@ -11,7 +11,7 @@ use UpperPane\Core\Base\Refusal;
 final class CommandReader
 {
     public const NAMES = [
-        NameDesign::NAME, NameZone::NAME, SplitPane::NAME, MergePane::NAME, MoveMullion::NAME, SizePart::NAME, SetSizes::NAME,
+        NameDesign::NAME, NameZone::NAME, SplitPane::NAME, MergePane::NAME, SpanPane::NAME, MoveMullion::NAME, SizePart::NAME, SetSizes::NAME,
         SetGutter::NAME, PutGlazing::NAME, SetFill::NAME, AddEntry::NAME, RemoveEntry::NAME, MoveEntry::NAME, SetEntry::NAME,
     ];
 
@@ -23,6 +23,7 @@ final class CommandReader
             NameZone::NAME => NameZone::parse($input),
             SplitPane::NAME => SplitPane::parse($input),
             MergePane::NAME => MergePane::parse($input),
+            SpanPane::NAME => SpanPane::parse($input),
             MoveMullion::NAME => MoveMullion::parse($input),
             SizePart::NAME => SizePart::parse($input),
             SetSizes::NAME => SetSizes::parse($input),

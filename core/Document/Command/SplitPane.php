@@ -21,7 +21,7 @@ use UpperPane\Core\Layout\Tree;
 
 /**
  * `pane.split`: divides a pane at a canvas px into itself (before) and a new one (after), which takes the next letter.
- * A share inside a split of the same axis gets a neighbour there; anything else becomes a split of its own, of the same size.
+ * With `new_first` the new one lies before the line and the pane after it. A share inside a split of the same axis gets a neighbour there; anything else becomes a split of its own, of the same size.
  */
 final readonly class SplitPane implements Command
 {
@@ -34,12 +34,13 @@ final readonly class SplitPane implements Command
         private int $atPx,
         private string $newZone,
         private string $newSplit,
+        private bool $newFirst = false,
     ) {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['do', 'scene', 'pane', 'split', 'at', 'new_zone', 'new_split']);
+        $input->keys(['do', 'scene', 'pane', 'split', 'at', 'new_zone', 'new_split', 'new_first']);
 
         return new self(
             $input->id('scene'),
@@ -48,6 +49,7 @@ final readonly class SplitPane implements Command
             $input->int('at', 0, Size::LARGEST_PX),
             $input->id('new_zone'),
             $input->id('new_split'),
+            $input->has('new_first') && $input->bool('new_first'),
         );
     }
 
@@ -86,39 +88,41 @@ final readonly class SplitPane implements Command
         return [
             'do' => self::NAME, 'scene' => $this->scene, 'pane' => $this->pane, 'split' => $this->axis->splitName(), 'at' => $this->atPx,
             'new_zone' => $this->newZone, 'new_split' => $this->newSplit,
-        ];
+        ] + ($this->newFirst ? ['new_first' => true] : []);
     }
 
     private function besides(Split $parent, Design $design, Scene $scene): Split
     {
         $glazing = $design->sizing()->resolve($scene->tree);
-        [$before, $after] = $this->lengths($glazing->panes[$this->pane], $parent->gutterPx);
-        $relengthened = Tree::relength($parent, [$this->pane => $before], $glazing, $design->sizing());
-        $parts = [];
-        foreach ($relengthened->parts as $part) {
-            $parts[] = $part;
-            if ($part->id() === $this->pane) {
-                $parts[] = new Pane($this->newZone, PartSize::fr($after));
-            }
-        }
+        [$kept, $new] = $this->lengths($glazing->panes[$this->pane], $parent->gutterPx);
+        $relengthened = Tree::relength($parent, [$this->pane => $kept], $glazing, $design->sizing());
+        $parts = array_map(fn (Part $part) => $part->id() === $this->pane ? $this->inOrder($part, $new) : [$part], $relengthened->parts);
 
-        return $relengthened->withParts($parts);
+        return $relengthened->withParts(array_merge(...$parts));
     }
 
     private function inside(Part $pane, Design $design, Scene $scene): Split
     {
-        [$before, $after] = $this->lengths($design->sizing()->resolve($scene->tree)->panes[$this->pane], 0);
+        [$kept, $new] = $this->lengths($design->sizing()->resolve($scene->tree)->panes[$this->pane], 0);
 
         return new Split(
             $this->newSplit,
             $this->axis,
             0,
-            [$pane->withSize(PartSize::fr($before)), new Pane($this->newZone, PartSize::fr($after))],
+            $this->inOrder($pane->withSize(PartSize::fr($kept)), $new),
             $pane->size(),
         );
     }
 
-    /** @return array{int, int} px before and after the line */
+    /** @return list<Part> */
+    private function inOrder(Part $kept, int $newPx): array
+    {
+        $new = new Pane($this->newZone, PartSize::fr($newPx));
+
+        return $this->newFirst ? [$new, $kept] : [$kept, $new];
+    }
+
+    /** @return array{int, int} px that the pane keeps, and px of the new one */
     private function lengths(Rect $rect, int $gutterPx): array
     {
         $before = $this->atPx - $rect->start($this->axis);
@@ -129,6 +133,6 @@ final readonly class SplitPane implements Command
             ]);
         }
 
-        return [$before, $after];
+        return $this->newFirst ? [$after, $before] : [$before, $after];
     }
 }

@@ -3,7 +3,7 @@ import type { MediaUrl } from '../plan/draw'
 import type { OutputPlan, Plan } from '../plan/types'
 
 /** What this window is: a whole player, or one output of it, or that output's test card. */
-export interface WindowFor { player: string; output: number | null; card: boolean }
+interface WindowFor { player: string; output: number | null; card: boolean }
 
 export function windowFor(address: URL): WindowFor {
   const output = Number(address.searchParams.get('output'))

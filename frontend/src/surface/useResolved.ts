@@ -29,7 +29,7 @@ export function useResolved(shape: () => Shape | null) {
 /** A grid as the free arrangement it stands in: every panel where the core put it. */
 export function freed(shape: Shape, resolved: Resolved): Shape {
   const own = shape.grid?.panel
-  const panels: PanelShape[] = resolved.panels.map((panel, index) => ({
+  const panels: PanelShape[] = resolved.panels.map((panel) => ({
     id: panel.id, native: panel.native, active_mm: own?.active_mm ?? [0, 0], bezel_mm: own?.bezel_mm ?? [0, 0, 0, 0], rotation: panel.rotation,
     position_mm: [panel.face_um[0] / 1000, panel.face_um[1] / 1000],
   }))

@@ -10,11 +10,13 @@ use UpperPane\App\Entity\Revision;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Document\Design;
 use UpperPane\Core\Document\Zone;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Plan\BenchView;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Surface\PlacedPanel;
 
 /** What the bench is told: the zones that changed with their plans and findings, and the layout when it changed. */
 final readonly class Answers
@@ -37,13 +39,14 @@ final readonly class Answers
         $glazing = $sameTree ? $after->sizing()->rects($sceneAfter->tree) : $after->sizing()->resolve($sceneAfter->tree);
         $glazingBefore = $sameTree ? $glazing : $before->sizing()->rects($sceneBefore->tree);
         $changed = PlanCompiler::changed($sceneBefore, $glazingBefore, $sceneAfter, $glazing);
-        $context = $this->planning->context($loaded->row->surface, $after);
+        $surface = $this->planning->under($loaded->row->surface, $after);
+        $context = $this->planning->context($loaded->row->surface, $after)->on($surface);
         $zones = PlanCompiler::zones($sceneAfter, $glazing, $context, $changed);
 
         return $this->head($loaded, $after, $person) + [
             'between' => array_map(self::revision(...), $between),
             'order' => $sameTree ? null : ReadingOrder::of($glazing->panes),
-            'bench' => $sameTree ? null : BenchView::of($after, $sceneAfter, $glazing, $this->planning->surface($loaded->row->surface)),
+            'bench' => $sameTree ? null : BenchView::of($after, $sceneAfter, $glazing, $surface),
         ] + self::zones($zones);
     }
 
@@ -56,16 +59,16 @@ final readonly class Answers
     {
         $design = $loaded->document;
         $scene = $design->restScene();
-        $surface = $this->planning->surface($loaded->row->surface);
+        $surface = $this->planning->under($loaded->row->surface, $design);
         $glazing = $design->sizing()->resolve($scene->tree);
-        $zones = PlanCompiler::zones($scene, $glazing, $this->planning->context($loaded->row->surface, $design), null);
+        $zones = PlanCompiler::zones($scene, $glazing, $this->planning->context($loaded->row->surface, $design)->on($surface), null);
 
         return $this->head($loaded, $design, $person) + [
             'between' => [],
             'order' => ReadingOrder::of($glazing->panes),
             'bench' => BenchView::of($design, $scene, $glazing, $surface),
-            'panels' => $surface->toArray()['panels'],
-            'seams' => $surface->toArray()['seams'],
+            'panels' => array_map(self::panel(...), $surface->panels ?? []),
+            'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $surface->seams ?? []),
         ] + self::zones($zones);
     }
 
@@ -85,6 +88,12 @@ final readonly class Answers
         }
 
         return ['zones' => (object) $zones, 'documents' => (object) $documents, 'findings' => (object) $findings];
+    }
+
+    /** @return array<string, mixed> */
+    private static function panel(PlacedPanel $panel): array
+    {
+        return $panel->toArray() + ['letter' => $panel->letter()];
     }
 
     /** @return array<string, mixed> */

@@ -36,6 +36,12 @@ final readonly class Planning
         return SurfaceReader::read(Input::of($row->shape));
     }
 
+    /** The surface as it lies under a design's own canvas; null when the surface has become another since the design was begun. */
+    public function under(SurfaceRow $row, Design $design): ?Surface
+    {
+        return [$row->canvasWidth, $row->canvasHeight] === $design->canvas->toArray() ? $this->surface($row) : null;
+    }
+
     public function context(SurfaceRow $surface, Design ...$designs): PlanContext
     {
         $ids = array_values(array_unique(array_merge(...array_map(static fn (Design $design) => $design->mediaIds(), $designs))));

@@ -47,7 +47,7 @@ final class CommandTest extends TestCase
             $design = $result->after;
         }
         ksort($done);
-        self::assertSame(['design.name', 'entry.add', 'entry.move', 'entry.remove', 'entry.set', 'fill.set', 'mullion.move', 'pane.merge', 'pane.split', 'part.size', 'split.gutter', 'zone.name'], array_keys($done));
+        self::assertSame(['design.name', 'entry.add', 'entry.move', 'entry.remove', 'entry.set', 'fill.set', 'mullion.move', 'pane.merge', 'pane.span', 'pane.split', 'part.size', 'split.gutter', 'zone.name'], array_keys($done));
         self::assertTrue((new Validator())->validate(json_decode((string) json_encode($design->toArray())), (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/design.schema.json'))->isValid());
         foreach ([false, true] as $stored) {
             self::assertSame(self::bytes($design), self::bytes(Design::parse(Input::of(json_decode((string) json_encode($design->toArray()), true)), $stored)));
@@ -115,7 +115,7 @@ final class CommandTest extends TestCase
         $playing = $design->restScene()->zones['a']->fill()->toArray()['entries'] ?? [];
         $known = $playing === [] ? 'none' : $playing[$random->getInt(0, count($playing) - 1)]['id'];
 
-        return match ($random->getInt(0, 11)) {
+        return match ($random->getInt(0, 12)) {
             0 => ['do' => 'design.name', 'name' => "Name $step 北京"],
             1, 2 => Sketch::split($zone, $random->getInt(0, 1) === 0 ? 'rows' : 'columns', $random->getInt(0, 1900), "z$step"),
             3 => ['do' => 'pane.merge', 'scene' => 's-rest', 'pane' => $zone === 'a' ? 'b' : $zone, 'into' => $zones[0]],
@@ -125,6 +125,7 @@ final class CommandTest extends TestCase
             7 => $zone === 'a' ? Sketch::name('a', 'Main') : Sketch::fill($zone, Sketch::clock('HH:mm', 90)),
             8 => ['do' => 'entry.add', 'entry' => $entry, 'before' => $known === 'none' ? null : $known] + $here,
             9 => ['do' => 'entry.remove', 'entry' => count($playing) < 2 ? 'none' : $known] + $here,
+            11 => ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => $zone, 'rect' => [$x = $random->getInt(0, 1800), $y = $random->getInt(0, 1000), $random->getInt(1, 1920 - $x), $random->getInt(1, 1080 - $y)], 'new' => "s$step"],
             10 => ['do' => 'entry.move', 'entry' => $known, 'before' => null] + $here,
             default => ['do' => 'entry.set', 'entry' => ['id' => $known, 'enabled' => false] + $entry] + $here,
         };

@@ -12,6 +12,7 @@ use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
+use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
@@ -62,5 +63,40 @@ final class PreflightTest extends TestCase
             self::assertStringContainsString('A', $finding->toArray()['message']);
             self::assertNotSame('', $finding->toArray()['mend']);
         }
+    }
+
+    /**
+     * Three panels of 640 × 1080 side by side under zone a: seams at 640 and 1280, butted (no px) or with a bezel of 1 px each.
+     *
+     * @return iterable<string, array{array<string, mixed>, bool, list<string>}>
+     */
+    public static function onSeams(): iterable
+    {
+        $face = static fn (int $left, int $width) => ['faces' => [[$left, 400_000, $width, 100_000]]] + Sketch::picture('p3x2', 'stretch');
+        foreach ([true, false] as $butted) {
+            $wall = $butted ? 'butted' : 'bezel to bezel';
+            yield "letters across a seam, $wall" => [Sketch::text('Boats leave from the outer pontoon', 60, ['align' => 'centre', 'mode' => 'as_set']), $butted, ['seam.text']];
+            yield "letters within the first panel, $wall" => [Sketch::text('Pier', 60, ['align' => 'left', 'mode' => 'as_set']), $butted, []];
+            yield "a clock across a seam, $wall" => [Sketch::clock('HH:mm', 500), $butted, ['seam.text']];
+            yield "a clock beside it, $wall" => [['align' => 'left'] + Sketch::clock('HH:mm', 60), $butted, []];
+            yield "a face across a seam, $wall" => [$face(300_000, 100_000), $butted, ['seam.face']];
+            yield "a face beside it, $wall" => [$face(400_000, 100_000), $butted, []];
+        }
+        yield 'a face that ends on a joint without width' => [$face(0, 333_333), true, []];
+    }
+
+    /**
+     * @param array<string, mixed> $fill
+     * @param list<string>         $codes
+     */
+    #[DataProvider('onSeams')]
+    public function testFindsLettersAndFacesOnSeams(array $fill, bool $butted, array $codes): void
+    {
+        $wall = Surface::ofGrid(PanelGrid::of(Panel::of(Size::of(640, 1080), 640_000, 1_080_000, $butted ? [0, 0, 0, 0] : [500, 500, 500, 500]), 3, 1, 0, 0, !$butted));
+        $design = Build::filled(Build::design($wall->canvas->width), 'a', $fill);
+        $plan = PlanCompiler::compile($design, $wall, Build::context(Build::picture('p3x2', $wall->canvas->width, 1080)));
+
+        self::assertSame($codes, array_map(static fn (Finding $finding) => $finding->code, Preflight::standard()->check($plan->zones)));
+        self::assertSame(['A', 'B', 'C'], $plan->zones[0]->panels);
     }
 }
