@@ -42,6 +42,7 @@ return [
     'play_card' => RightsListener::PUBLIC,
     'design_create' => $designing,
     'design_show' => $everyone,
+    'design_plans' => $everyone,
     'design_plan' => $everyone,
     'design_moment' => $everyone,
     'design_history' => $everyone,

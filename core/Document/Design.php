@@ -76,9 +76,12 @@ final readonly class Design
         return Rational::of($this->heightUm, $this->canvas->height);
     }
 
-    public function sizing(): Sizing
+    /** On the design's own canvas, or on the one for the other orientation. */
+    public function sizing(bool $turned = false): Sizing
     {
-        return new Sizing($this->canvas, $this->pitchXUm(), $this->pitchYUm());
+        return $turned
+            ? new Sizing($this->canvas->turned(90), $this->pitchYUm(), $this->pitchXUm())
+            : new Sizing($this->canvas, $this->pitchXUm(), $this->pitchYUm());
     }
 
     public function restScene(): Scene

@@ -67,6 +67,23 @@ final readonly class Rect
         return $width > 0 && $height > 0 ? new self($x, $y, $width, $height) : null;
     }
 
+    /** The smallest one that holds all of these. */
+    public static function around(self $first, self ...$others): self
+    {
+        [$left, $top, $right, $bottom] = [$first->x, $first->y, $first->right(), $first->bottom()];
+        foreach ($others as $other) {
+            [$left, $top] = [min($left, $other->x), min($top, $other->y)];
+            [$right, $bottom] = [max($right, $other->right()), max($bottom, $other->bottom())];
+        }
+
+        return new self($left, $top, $right - $left, $bottom - $top);
+    }
+
+    public function movedBy(int $x, int $y): self
+    {
+        return new self($this->x + $x, $this->y + $y, $this->width, $this->height);
+    }
+
     public function contains(self $other): bool
     {
         return $other->x >= $this->x && $other->y >= $this->y && $other->right() <= $this->right() && $other->bottom() <= $this->bottom();

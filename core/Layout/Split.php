@@ -46,6 +46,12 @@ final readonly class Split implements Part
         return new self($this->id, $this->axis, $this->gutterPx, $parts, $this->size, $this->minPx);
     }
 
+    /** The same parts along another axis. */
+    public function along(Axis $axis): self
+    {
+        return new self($this->id, $axis, $this->gutterPx, $this->parts, $this->size, $this->minPx);
+    }
+
     public function withGutter(int $gutterPx): self
     {
         return new self($this->id, $this->axis, $gutterPx, $this->parts, $this->size, $this->minPx);

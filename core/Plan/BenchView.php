@@ -4,33 +4,33 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
-use UpperPane\Core\Document\Design;
 use UpperPane\Core\Document\Scene;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\Mullion;
 use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\Split;
 use UpperPane\Core\Layout\Tree;
-use UpperPane\Core\Surface\Surface;
+use UpperPane\Core\Surface\Ground;
 
 /** What the bench needs to edit a scene without computing a rule: mullions with limits and linked lines, snap lines, sizes, neighbours. */
 final class BenchView
 {
     /** @return array<string, mixed> */
-    public static function of(Design $design, Scene $scene, Glazing $glazing, ?Surface $surface): array
+    public static function of(SceneLayout $layout, Glazing $glazing, ?Ground $ground): array
     {
         return [
-            'mullions' => array_map(static fn (Mullion $mullion) => self::mullion($mullion, $glazing, $scene), $glazing->mullions),
-            'snaps' => self::snaps($design, $surface),
-            'parts' => self::parts($scene->tree, $scene),
+            'mullions' => array_map(static fn (Mullion $mullion) => self::mullion($mullion, $glazing, $layout->tree), $glazing->mullions),
+            'snaps' => self::snaps($layout, $ground),
+            'parts' => self::parts($layout->tree, $layout->scene),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function mullion(Mullion $mullion, Glazing $glazing, Scene $scene): array
+    private static function mullion(Mullion $mullion, Glazing $glazing, Part $tree): array
     {
-        $linked = self::linked($mullion, $glazing, $scene);
+        $linked = self::linked($mullion, $glazing, $tree);
 
         return [
             'axis' => $mullion->axis->value, 'at' => $mullion->at, 'gutter' => $mullion->gutter,
@@ -50,13 +50,13 @@ final class BenchView
      *
      * @return non-empty-list<Mullion>
      */
-    private static function linked(Mullion $mullion, Glazing $glazing, Scene $scene): array
+    private static function linked(Mullion $mullion, Glazing $glazing, Part $tree): array
     {
-        $family = Tree::parent($scene->tree, $mullion->splitId)?->id();
+        $family = Tree::parent($tree, $mullion->splitId)?->id();
         $candidates = $family === null ? [] : array_filter($glazing->mullions, static fn (Mullion $line) => $line->axis === $mullion->axis
             && $line->at === $mullion->at && $line->gutter === $mullion->gutter && $line !== $mullion
-            && Tree::parent($scene->tree, $line->splitId)?->id() === $family);
-        $gap = $family === null ? 0 : self::gutterOf($scene->tree, $family);
+            && Tree::parent($tree, $line->splitId)?->id() === $family);
+        $gap = $family === null ? 0 : self::gutterOf($tree, $family);
         $linked = [$mullion];
         do {
             $met = array_filter($candidates, static fn (Mullion $line) => !in_array($line, $linked, true)
@@ -75,13 +75,13 @@ final class BenchView
     }
 
     /** @return array<string, list<array{at: int, kind: string}>> per axis: seams first, then centre and thirds */
-    private static function snaps(Design $design, ?Surface $surface): array
+    private static function snaps(SceneLayout $layout, ?Ground $ground): array
     {
         $snaps = [];
         foreach (Axis::cases() as $axis) {
-            $length = $design->canvas->rect()->length($axis);
+            $length = $layout->canvas()->rect()->length($axis);
             $lines = [];
-            foreach ($surface->seams ?? [] as $seam) {
+            foreach ($ground->seams ?? [] as $seam) {
                 if ($seam->length($axis->other()) > $seam->length($axis)) {
                     $lines[] = ['at' => $seam->start($axis), 'kind' => 'seam'];
                     $lines[] = ['at' => $seam->end($axis), 'kind' => 'seam'];

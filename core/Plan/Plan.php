@@ -19,7 +19,7 @@ final readonly class Plan
 
     /**
      * @param list<ZonePlan> $zones    in reading order
-     * @param list<Finding>  $findings of the reflow
+     * @param list<Finding>  $findings of the layout and its reflow
      */
     public function __construct(
         public Surface $surface,
@@ -35,6 +35,12 @@ final readonly class Plan
     public function leavingBy(OutputMap $outputs): self
     {
         return new self($this->surface, $this->sceneId, $this->zones, $this->findings, $this->context, $outputs);
+    }
+
+    /** With more that was found on the way to it. */
+    public function with(Finding ...$findings): self
+    {
+        return new self($this->surface, $this->sceneId, $this->zones, [...$this->findings, ...array_values($findings)], $this->context, $this->outputs);
     }
 
     /** When all zones begin a round together again, in ms; null above seven days. */

@@ -4,30 +4,46 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Document\Design;
 use UpperPane\Core\Document\Scene;
+use UpperPane\Core\Document\SceneLayout;
+use UpperPane\Core\Document\Zone;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Layout\Reflow;
+use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Surface;
 
-/** Document + surface + context → plan. On a surface of another size the layout is reflowed. */
+/** Document + surface + context → plan. On a surface of another size the layout that suits its orientation is reflowed. */
 final class PlanCompiler
 {
-    public static function compile(Design $design, Surface $surface, PlanContext $context): Plan
+    /** @param ?Rect $area the part of the surface it is for; null for the whole */
+    public static function compile(Design $design, Surface $surface, PlanContext $context, ?Rect $area = null): Plan
     {
-        $scene = $design->restScene();
-        $context = $context->on($surface);
-        if ($surface->canvas->toArray() === $design->canvas->toArray()) {
-            $glazing = $design->sizing()->resolve($scene->tree);
-
-            return new Plan($surface, $scene->id, self::zones($scene, $glazing, $context, null), [], $context);
+        $place = $area ?? $surface->canvas->rect();
+        $layout = SceneLayout::suiting($design, $design->restScene(), $place->size());
+        $context = $context->on(Ground::of($surface)->within($place));
+        $findings = self::missing($layout);
+        if ($place->size()->toArray() === $layout->canvas()->toArray()) {
+            $glazing = $layout->resolved();
+        } else {
+            $reflow = Reflow::to($layout->tree, $layout->canvas(), $place->size(), $surface->pitchXUm, $surface->pitchYUm);
+            [$glazing, $findings, $context] = [$reflow->glazing, [...$findings, ...$reflow->findings], $context->scaledBy($reflow->scale)];
         }
-        $reflow = Reflow::to($scene->tree, $design->canvas, $surface->canvas, $surface->pitchXUm, $surface->pitchYUm);
-        $scaled = $context->scaledBy($reflow->scale);
+        $zones = array_map(static fn (ZonePlan $zone) => $zone->movedBy($place->x, $place->y), self::zones($layout->scene, $glazing, $context, null));
 
-        return new Plan($surface, $scene->id, self::zones($scene, $reflow->glazing, $scaled, null), $reflow->findings, $scaled);
+        return new Plan($surface, $layout->scene->id, $zones, $findings, $context);
+    }
+
+    /** @return list<Finding> zones that stand in the scene's other layout only */
+    public static function missing(SceneLayout $layout): array
+    {
+        return array_map(static fn (Zone $zone) => Finding::of('layout.zone_missing', Severity::Caution, "/scenes/{$layout->scene->id}/zones/{$zone->id}", [
+            'zone' => $zone->id, 'letter' => $zone->letter, 'orientation' => $layout->canvas()->isPortrait() ? 'portrait' : 'landscape',
+        ]), $layout->missing());
     }
 
     /**
@@ -56,7 +72,7 @@ final class PlanCompiler
     public static function changed(Scene $before, Glazing $glazingBefore, Scene $after, Glazing $glazingAfter): array
     {
         $changed = [];
-        foreach ($after->zones as $id => $zone) {
+        foreach (array_intersect_key($after->zones, $glazingAfter->panes) as $id => $zone) {
             $old = $before->zones[$id] ?? null;
             $sameRect = isset($glazingBefore->panes[$id]) && self::same($glazingBefore->panes[$id], $glazingAfter->panes[$id]);
             if ($old === null || !$sameRect || ($old !== $zone && $old->toArray() !== $zone->toArray())) {

@@ -6,10 +6,10 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\MediaShelf;
-use UpperPane\Core\Surface\Surface;
+use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Text\Fonts;
 
-/** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and the surface it lies on. */
+/** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and what lies under the canvas. */
 final readonly class PlanContext
 {
     public const HORIZON_MS = 14 * 86_400_000;
@@ -20,7 +20,7 @@ final readonly class PlanContext
         public \DateTimeZone $zone,
         public int $fromMs,
         public Rational $scale,
-        public ?Surface $surface = null,
+        public ?Ground $ground = null,
     ) {
     }
 
@@ -37,12 +37,12 @@ final readonly class PlanContext
 
     public function scaledBy(Rational $scale): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale, $this->surface);
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale, $this->ground);
     }
 
-    /** The surface whose panels and seams lie under the zones; none when the canvas is not its own. */
-    public function on(?Surface $surface): self
+    /** The panels and seams under the zones; none when the canvas is no surface's. */
+    public function on(?Ground $ground): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $surface);
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $ground);
     }
 }

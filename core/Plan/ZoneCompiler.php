@@ -9,7 +9,6 @@ use UpperPane\Core\Document\Fill\Entry;
 use UpperPane\Core\Document\Fill\PlaylistFill;
 use UpperPane\Core\Document\Zone;
 use UpperPane\Core\Geometry\Rect;
-use UpperPane\Core\Surface\PlacedPanel;
 
 /** One zone in its rectangle → its plan. */
 final readonly class ZoneCompiler
@@ -33,23 +32,9 @@ final readonly class ZoneCompiler
 
         $items = $items === [] ? [$this->items->compile(new EmptyFill(), $rect->size())] : $items;
 
-        return new ZonePlan($sceneId, $zone, $rect, $items, $this->panels($rect), $this->seams($rect));
-    }
+        $ground = $this->context->ground;
 
-    /** @return list<string> letters of the panels that show some of it; none on a single panel, where it says nothing */
-    private function panels(Rect $rect): array
-    {
-        $panels = $this->context->surface->panels ?? [];
-        $under = array_filter($panels, static fn (PlacedPanel $panel) => $panel->rect->common($rect) !== null);
-
-        return count($panels) < 2 ? [] : array_values(array_map(static fn (PlacedPanel $panel) => $panel->letter(), $under));
-    }
-
-    /** @return list<Rect> seams inside it, butted ones too: half-open as all rectangles, but a joint on its edge is not in it */
-    private function seams(Rect $rect): array
-    {
-        return array_values(array_filter($this->context->surface->seams ?? [], static fn (Rect $seam) => $seam->x < $rect->right()
-            && $seam->right() > $rect->x && $seam->y < $rect->bottom() && $seam->bottom() > $rect->y));
+        return new ZonePlan($sceneId, $zone, $rect, $items, $ground === null || count($ground->panels) < 2 ? [] : $ground->panelsUnder($rect), $ground?->seamsIn($rect) ?? []);
     }
 
     private function entry(Entry $entry, Rect $rect): Item

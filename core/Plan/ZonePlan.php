@@ -14,7 +14,7 @@ final readonly class ZonePlan
 {
     /**
      * @param list<Item>   $items  what is shown in turn; disabled entries left out; a standby when there is nothing
-     * @param list<string> $panels letters of the panels it falls on
+     * @param list<string> $panels letters of the panels it falls on; none on a single panel, where it says nothing
      * @param list<Rect>   $seams  those that run through it, in canvas px
      */
     public function __construct(
@@ -25,6 +25,12 @@ final readonly class ZonePlan
         public array $panels = [],
         public array $seams = [],
     ) {
+    }
+
+    /** The same zone on a canvas that its own is a part of. */
+    public function movedBy(int $x, int $y): self
+    {
+        return new self($this->sceneId, $this->zone, $this->rect->movedBy($x, $y), $this->items, $this->panels, array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams));
     }
 
     /** JSON Pointer into the design document. */

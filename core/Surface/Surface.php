@@ -54,16 +54,16 @@ final readonly class Surface
         return self::of($canvas, $arrangement->reference(), $panels, Joints::of($rects), $arrangement->findings($panels));
     }
 
-    /** Width in µm of the canvas at its pitch. */
-    public function widthUm(): int
+    /** Width in µm of so many px at its pitch. */
+    public function widthUm(int $px): int
     {
-        return $this->pitchXUm->times(Rational::of($this->canvas->width))->round();
+        return $this->pitchXUm->times(Rational::of($px))->round();
     }
 
-    /** Height in µm of the canvas at its pitch. */
-    public function heightUm(): int
+    /** Height in µm of so many px at its pitch. */
+    public function heightUm(int $px): int
     {
-        return $this->pitchYUm->times(Rational::of($this->canvas->height))->round();
+        return $this->pitchYUm->times(Rational::of($px))->round();
     }
 
     /** @return array{int, int} width and height in µm of what hangs on the wall, seams included even where they take no px */

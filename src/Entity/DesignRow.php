@@ -6,7 +6,10 @@ namespace UpperPane\App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** A design's head: all but its scenes. `revision` rises by one with every batch and is the lock. */
+/**
+ * A design's head: all but its scenes. `revision` rises by one with every batch and is the lock. `area` names the part of
+ * its surface that it is for.
+ */
 #[ORM\Entity, ORM\Table(name: 'design')]
 class DesignRow
 {
@@ -26,6 +29,7 @@ class DesignRow
         #[ORM\Column(length: 120)] public string $name,
         #[ORM\Column(type: 'json')] public array $head,
         \DateTimeImmutable $at,
+        #[ORM\Column(length: 60, nullable: true)] public ?string $area = null,
     ) {
         $this->changedAt = $at;
     }

@@ -29,9 +29,11 @@ final readonly class DesignController
     }
 
     #[Route('/api/designs/{id}', 'design_show', methods: ['GET'])]
-    public function show(string $id, #[CurrentUser] Person $person): JsonResponse
+    public function show(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse($this->show->whole($id, $person));
+        $layout = $request->query->getString('layout');
+
+        return new JsonResponse($this->show->whole($id, $person, $layout === '' ? null : $layout));
     }
 
     #[Route('/api/designs/{id}/plan', 'design_plan', methods: ['GET'])]
@@ -40,6 +42,12 @@ final readonly class DesignController
         $surface = $request->query->getString('surface');
 
         return new JsonResponse($this->show->plan($id, $surface === '' ? null : $surface));
+    }
+
+    #[Route('/api/designs/{id}/plans', 'design_plans', methods: ['GET'])]
+    public function plans(string $id, Request $request): JsonResponse
+    {
+        return new JsonResponse($this->show->plans($id, explode(',', $request->query->getString('surfaces'))));
     }
 
     #[Route('/api/designs/{id}/moment/{tMs}', 'design_moment', requirements: ['tMs' => '\d{1,15}'], methods: ['GET'])]

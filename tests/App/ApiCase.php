@@ -69,9 +69,9 @@ abstract class ApiCase extends KernelTestCase
      *
      * @return array<string, mixed>
      */
-    protected function edit(array $commands, int $revision, int $status = 200, ?string $batch = null): array
+    protected function edit(array $commands, int $revision, int $status = 200, ?string $batch = null, ?string $layout = null): array
     {
-        return $this->call('POST', '/api/designs/'.self::BOARD.'/batches', ['batch' => $batch ?? self::uuid(), 'revision' => $revision, 'commands' => $commands], $status);
+        return $this->call('POST', '/api/designs/'.self::BOARD.'/batches', ['batch' => $batch ?? self::uuid(), 'revision' => $revision, 'commands' => $commands] + ($layout === null ? [] : ['layout' => $layout]), $status);
     }
 
     protected static function uuid(): string

@@ -39,6 +39,7 @@ final class OpenApiTest extends ApiCase
         $this->assertAnswers('stock', 'get', '/api/sites/harrowmere/stock', '/api/sites/{site}/stock');
         $this->assertAnswers('whole', 'get', $design, '/api/designs/{id}');
         $this->assertAnswers('plan', 'get', "$design/plan?surface=gate-1", '/api/designs/{id}/plan');
+        $this->assertAnswers('plans', 'get', "$design/plans?surfaces=gate-1,hall", '/api/designs/{id}/plans');
         $this->assertAnswers('moment', 'get', "$design/moment/5000", '/api/designs/{id}/moment/{tMs}');
         $this->assertAnswers('batch', 'post', "$design/batches", '/api/designs/{id}/batches', ['batch' => self::uuid(), 'revision' => 1, 'commands' => [Sketch::split('z-right', 'rows', 1000, 'z-low'), Sketch::fill('z-low', Sketch::colour('#000000'))]]);
         $this->assertAnswers('undo', 'post', "$design/undo", '/api/designs/{id}/undo', ['batch' => self::uuid()]);

@@ -37,7 +37,7 @@ final class SurfaceTest extends ApiCase
         $mine = $this->change('gate-1', 0, ['floor_mm' => 400]);
         self::assertSame(['North totem', 400, 3], [$mine['name'], $mine['floor_mm'], $mine['revision']], 'other fields stand side by side');
 
-        self::assertSame(500, $this->call('POST', '/api/surfaces/gate-1/undo', [], 200)['floor_mm']);
+        self::assertSame(650, $this->call('POST', '/api/surfaces/gate-1/undo', [], 200)['floor_mm']);
         self::assertSame(400, $this->call('POST', '/api/surfaces/gate-1/redo', [], 200)['floor_mm']);
         $this->change('gate-1', 5, ['left_mm' => 2900]);
         $this->signIn('theo');

@@ -12,7 +12,7 @@ final class CommandReader
 {
     public const NAMES = [
         NameDesign::NAME, NameZone::NAME, SplitPane::NAME, MergePane::NAME, SpanPane::NAME, MoveMullion::NAME, SizePart::NAME, SetSizes::NAME,
-        SetGutter::NAME, PutGlazing::NAME, SetFill::NAME, AddEntry::NAME, RemoveEntry::NAME, MoveEntry::NAME, SetEntry::NAME,
+        SetGutter::NAME, PutGlazing::NAME, MakeLayout::NAME, PutLayout::NAME, SetFill::NAME, AddEntry::NAME, RemoveEntry::NAME, MoveEntry::NAME, SetEntry::NAME,
     ];
 
     /** @throws Refusal with the place of the first fault */
@@ -29,6 +29,8 @@ final class CommandReader
             SetSizes::NAME => SetSizes::parse($input),
             SetGutter::NAME => SetGutter::parse($input),
             PutGlazing::NAME => PutGlazing::parse($input),
+            MakeLayout::NAME => MakeLayout::parse($input),
+            PutLayout::NAME => PutLayout::parse($input),
             SetFill::NAME => SetFill::parse($input),
             AddEntry::NAME => AddEntry::parse($input),
             RemoveEntry::NAME => RemoveEntry::parse($input),

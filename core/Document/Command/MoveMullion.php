@@ -7,6 +7,7 @@ namespace UpperPane\Core\Document\Command;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\Mullion;
@@ -36,24 +37,23 @@ final readonly class MoveMullion implements Command
 
     public function apply(Design $design): Change
     {
-        $scene = $design->scene($this->scene);
-        $glazing = $design->sizing()->resolve($scene->tree);
-        $tree = $scene->tree;
+        $layout = SceneLayout::of($design, $this->scene);
+        $glazing = $layout->resolved();
+        $tree = $layout->tree;
         $old = [];
         foreach ($this->after as $after) {
             $split = Tree::parent($tree, $after) ?? throw Refusal::because('document.part_gone', '/after', ['part' => $after]);
-            $moved = $this->moved($split, $this->mullion($glazing, $after), $design, $glazing);
+            $moved = $this->moved($split, $this->mullion($glazing, $after), $layout, $glazing);
             $old = [...$old, ...Tree::resized($split, $moved)];
             $tree = Tree::replace($tree, $split->id(), $moved);
         }
-        $design->sizing()->resolve($tree);
 
         return new Change(
-            $design->withScene($scene->withGlazing($tree, $scene->zones)),
+            $layout->with($tree),
             SetSizes::asNow($this->scene, ...$old),
             [],
-            array_map(static fn (Part $part) => Touched::part($part->id()), array_values($old)),
-            [['op' => 'replace', 'path' => "/scenes/{$this->scene}/glazing", 'value' => $tree->toArray(true)]],
+            array_map(static fn (Part $part) => $layout->part($part->id()), array_values($old)),
+            [$layout->patch($tree)],
         );
     }
 
@@ -77,12 +77,12 @@ final readonly class MoveMullion implements Command
         throw Refusal::because('document.part_gone', '/after', ['part' => $after]);
     }
 
-    private function moved(Split $split, Mullion $mullion, Design $design, Glazing $glazing): Split
+    private function moved(Split $split, Mullion $mullion, SceneLayout $layout, Glazing $glazing): Split
     {
         [$before, $after] = $mullion->partIds;
         $start = $glazing->rect($before)?->start($mullion->axis) ?? 0;
         $end = $glazing->rect($after)?->end($mullion->axis) ?? 0;
 
-        return Tree::relength($split, [$before => $this->atPx - $start, $after => $end - $mullion->gutter - $this->atPx], $glazing, $design->sizing());
+        return Tree::relength($split, [$before => $this->atPx - $start, $after => $end - $mullion->gutter - $this->atPx], $glazing, $layout->sizing());
     }
 }

@@ -7,6 +7,8 @@ namespace UpperPane\Core\Document\Command;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\Scene;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Document\Zone;
 use UpperPane\Core\Layout\GlazingReader;
 use UpperPane\Core\Layout\Part;
@@ -37,9 +39,9 @@ final readonly class PutGlazing implements Command
 
     public function apply(Design $design): Change
     {
-        $scene = $design->scene($this->scene);
-        $old = Tree::find($scene->tree, $this->part) ?? throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
-        $zones = $scene->zones;
+        $layout = SceneLayout::of($design, $this->scene);
+        $old = Tree::find($layout->tree, $this->part) ?? throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
+        $zones = $layout->scene->zones;
         $before = [];
         foreach ($this->zones as $id => $zone) {
             $before[$id] = $zones[$id] ?? null;
@@ -48,17 +50,16 @@ final readonly class PutGlazing implements Command
                 $zones[$id] = $zone;
             }
         }
-        $tree = Tree::replace($scene->tree, $this->part, $this->tree);
-        $this->refuseLooseEnds($tree, array_map(strval(...), array_keys($zones)));
-        $design->sizing()->resolve($tree);
+        $tree = Tree::replace($layout->tree, $this->part, $this->tree);
+        $this->refuseLooseEnds($layout, $tree, array_map(strval(...), array_keys($zones)));
         $ids = array_values(array_unique([...Tree::ids($old), ...Tree::ids($this->tree)]));
 
         return new Change(
-            $design->withScene($scene->withGlazing($tree, $zones)),
+            $layout->with($tree, $zones),
             new self($this->scene, $this->tree->id(), $old, $before),
             [],
-            [...array_map(Touched::part(...), $ids), ...array_merge(...array_map(static fn ($id) => [Touched::zone((string) $id), Touched::fill((string) $id)], array_keys($this->zones)))],
-            $this->patch($tree, $before),
+            [...array_map($layout->part(...), $ids), ...array_merge(...array_map(static fn ($id) => [Touched::zone((string) $id), Touched::fill((string) $id)], array_keys($this->zones)))],
+            $this->patch($layout, $tree, $before),
         );
     }
 
@@ -72,16 +73,16 @@ final readonly class PutGlazing implements Command
     }
 
     /** @param list<string> $zoneIds */
-    private function refuseLooseEnds(Part $tree, array $zoneIds): void
+    private function refuseLooseEnds(SceneLayout $layout, Part $tree, array $zoneIds): void
     {
         $ids = Tree::ids($tree);
         $twice = array_values(array_diff_assoc($ids, array_unique($ids)));
         if ($twice !== []) {
             throw Refusal::because('document.id_taken', '/tree', ['id' => $twice[0]]);
         }
-        $loose = [...array_diff($zoneIds, $tree->paneIds()), ...array_diff($tree->paneIds(), $zoneIds)];
+        $loose = Scene::looseEnds($zoneIds, $tree, $layout->turned ? $layout->scene->tree : $layout->scene->turned);
         if ($loose !== []) {
-            throw Refusal::because('document.zone_unplaced', '/tree', ['zones' => array_values($loose)]);
+            throw Refusal::because('document.zone_unplaced', '/tree', ['zones' => $loose]);
         }
     }
 
@@ -90,17 +91,17 @@ final readonly class PutGlazing implements Command
      *
      * @return list<array{op: string, path: string}|array{op: string, path: string, value: mixed}>
      */
-    private function patch(Part $tree, array $before): array
+    private function patch(SceneLayout $layout, Part $tree, array $before): array
     {
         $patch = [];
         foreach ($this->zones as $id => $zone) {
-            $path = Touched::zonePath($this->scene, (string) $id);
+            $path = Touched::zonePath($layout->scene->id, (string) $id);
             $patch[] = match (true) {
                 $zone === null => ['op' => 'remove', 'path' => $path],
                 default => ['op' => $before[$id] === null ? 'add' : 'replace', 'path' => $path, 'value' => $zone->toArray()],
             };
         }
-        $patch[] = ['op' => 'replace', 'path' => "/scenes/{$this->scene}/glazing", 'value' => $tree->toArray(true)];
+        $patch[] = $layout->patch($tree);
 
         return $patch;
     }

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Document\Command;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Split;
 use UpperPane\Core\Layout\Tree;
@@ -29,20 +30,19 @@ final readonly class SetGutter implements Command
 
     public function apply(Design $design): Change
     {
-        $scene = $design->scene($this->scene);
-        $split = Tree::find($scene->tree, $this->split);
+        $layout = SceneLayout::of($design, $this->scene);
+        $split = Tree::find($layout->tree, $this->split);
         if (!$split instanceof Split) {
             throw Refusal::because('document.part_gone', '/split', ['part' => $this->split]);
         }
-        $tree = Tree::replace($scene->tree, $this->split, $split->withGutter($this->gutterPx));
-        $design->sizing()->resolve($tree);
+        $tree = Tree::replace($layout->tree, $this->split, $split->withGutter($this->gutterPx));
 
         return new Change(
-            $design->withScene($scene->withGlazing($tree, $scene->zones)),
+            $layout->with($tree),
             new self($this->scene, $this->split, $split->gutterPx),
             [],
-            [Touched::part($this->split)],
-            [['op' => 'replace', 'path' => "/scenes/{$this->scene}/glazing", 'value' => $tree->toArray(true)]],
+            [$layout->part($this->split)],
+            [$layout->patch($tree)],
         );
     }
 

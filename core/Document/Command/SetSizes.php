@@ -7,6 +7,7 @@ namespace UpperPane\Core\Document\Command;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Tree;
@@ -41,22 +42,21 @@ final readonly class SetSizes implements Command
 
     public function apply(Design $design): Change
     {
-        $scene = $design->scene($this->scene);
-        $tree = $scene->tree;
+        $layout = SceneLayout::of($design, $this->scene);
+        $tree = $layout->tree;
         $old = [];
         foreach ($this->sizes as $id => $size) {
             $part = Tree::find($tree, (string) $id) ?? throw Refusal::because('document.part_gone', '/sizes', ['part' => (string) $id]);
             $old[] = $part;
             $tree = Tree::replace($tree, (string) $id, $part->withSize($size));
         }
-        $design->sizing()->resolve($tree);
 
         return new Change(
-            $design->withScene($scene->withGlazing($tree, $scene->zones)),
+            $layout->with($tree),
             self::asNow($this->scene, ...$old),
             [],
-            array_map(static fn (Part $part) => Touched::part($part->id()), $old),
-            [['op' => 'replace', 'path' => "/scenes/{$this->scene}/glazing", 'value' => $tree->toArray(true)]],
+            array_map(static fn (Part $part) => $layout->part($part->id()), $old),
+            [$layout->patch($tree)],
         );
     }
 

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Document\Command;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Split;
@@ -33,23 +34,23 @@ final readonly class SizePart implements Command
 
     public function apply(Design $design): Change
     {
-        $scene = $design->scene($this->scene);
-        $split = Tree::parent($scene->tree, $this->part) ?? throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
+        $layout = SceneLayout::of($design, $this->scene);
+        $split = Tree::parent($layout->tree, $this->part) ?? throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
         $sized = $this->sized($split);
-        $tree = Tree::replace($scene->tree, $split->id(), $sized);
+        $tree = Tree::replace($layout->tree, $split->id(), $sized);
         try {
-            $design->sizing()->resolve($tree);
+            $after = $layout->with($tree);
         } catch (Refusal $refusal) {
             throw Refusal::because($refusal->refusalCode, '/size', $refusal->params);
         }
         $old = Tree::resized($split, $sized);
 
         return new Change(
-            $design->withScene($scene->withGlazing($tree, $scene->zones)),
+            $after,
             SetSizes::asNow($this->scene, ...$old),
             [],
-            array_map(static fn (Part $part) => Touched::part($part->id()), $split->parts),
-            [['op' => 'replace', 'path' => "/scenes/{$this->scene}/glazing", 'value' => $tree->toArray(true)]],
+            array_map(static fn (Part $part) => $layout->part($part->id()), $split->parts),
+            [$layout->patch($tree)],
         );
     }
 

@@ -8,7 +8,7 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
-use UpperPane\Core\Document\Scene;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Document\Zone;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rect;
@@ -21,7 +21,9 @@ use UpperPane\Core\Layout\Tree;
 
 /**
  * `pane.split`: divides a pane at a canvas px into itself (before) and a new one (after), which takes the next letter.
- * With `new_first` the new one lies before the line and the pane after it. A share inside a split of the same axis gets a neighbour there; anything else becomes a split of its own, of the same size.
+ * With `new_first` the new one lies before the line and the pane after it. A share inside a split of the same axis gets a
+ * neighbour there; anything else becomes a split of its own, of the same size. A `new_zone` that the scene knows but this layout
+ * leaves out is placed, with its letter and fill.
  */
 final readonly class SplitPane implements Command
 {
@@ -55,30 +57,29 @@ final readonly class SplitPane implements Command
 
     public function apply(Design $design): Change
     {
-        $scene = $design->scene($this->scene);
-        $scene->zone($this->pane);
+        $layout = SceneLayout::of($design, $this->scene);
+        $layout->scene->zone($this->pane);
         foreach ([$this->newZone, $this->newSplit] as $id) {
-            if (Tree::find($scene->tree, $id) !== null || $this->newZone === $this->newSplit) {
+            if (Tree::find($layout->tree, $id) !== null || $this->newZone === $this->newSplit) {
                 throw Refusal::because('document.id_taken', '/new_zone', ['id' => $id]);
             }
         }
-        $parent = Tree::parent($scene->tree, $this->pane);
-        $pane = Tree::find($scene->tree, $this->pane) ?? throw Refusal::because('document.zone_gone', '/pane', ['zone' => $this->pane]);
+        $parent = Tree::parent($layout->tree, $this->pane);
+        $pane = Tree::find($layout->tree, $this->pane) ?? throw Refusal::because('document.zone_gone', '/pane', ['zone' => $this->pane]);
         $beside = $parent !== null && $parent->axis === $this->axis && $pane->size()->isShare();
-        [$at, $new] = $beside ? [$parent->id(), $this->besides($parent, $design, $scene)] : [$this->pane, $this->inside($pane, $design, $scene)];
-        $zone = Zone::fresh($this->newZone, Letters::at($design->lettersUsed));
-        $tree = Tree::replace($scene->tree, $at, $new);
-        $design->sizing()->resolve($tree);
-        $old = Tree::find($scene->tree, $at) ?? $pane;
+        [$at, $new] = $beside ? [$parent->id(), $this->besides($parent, $layout)] : [$this->pane, $this->inside($pane, $layout)];
+        $tree = Tree::replace($layout->tree, $at, $new);
+        $old = Tree::find($layout->tree, $at) ?? $pane;
+        $made = isset($layout->scene->zones[$this->newZone]) ? [] : [$this->newZone => Zone::fresh($this->newZone, Letters::at($design->lettersUsed))];
 
         return new Change(
-            $design->withScene($scene->withGlazing($tree, $scene->zones + [$zone->id => $zone]), 1),
-            new PutGlazing($this->scene, $beside ? $at : $this->newSplit, $old, [$this->newZone => null]),
+            $layout->with($tree, $layout->scene->zones + $made, count($made)),
+            new PutGlazing($this->scene, $beside ? $at : $this->newSplit, $old, array_map(static fn () => null, $made)),
             [Touched::zone($this->pane)],
-            [...array_map(Touched::part(...), $beside ? array_map(static fn (Part $part) => $part->id(), [...$parent->parts]) : [$this->pane]), Touched::zone($this->newZone), Touched::part($this->newZone)],
+            [...array_map($layout->part(...), $beside ? array_map(static fn (Part $part) => $part->id(), $parent->parts) : [$this->pane]), Touched::zone($this->newZone), $layout->part($this->newZone)],
             [
-                ['op' => 'add', 'path' => Touched::zonePath($this->scene, $this->newZone), 'value' => $zone->toArray()],
-                ['op' => 'replace', 'path' => "/scenes/{$this->scene}/glazing", 'value' => $tree->toArray(true)],
+                ...array_values(array_map(fn (Zone $zone) => ['op' => 'add', 'path' => Touched::zonePath($layout->scene->id, $zone->id), 'value' => $zone->toArray()], $made)),
+                $layout->patch($tree),
             ],
         );
     }
@@ -91,19 +92,19 @@ final readonly class SplitPane implements Command
         ] + ($this->newFirst ? ['new_first' => true] : []);
     }
 
-    private function besides(Split $parent, Design $design, Scene $scene): Split
+    private function besides(Split $parent, SceneLayout $layout): Split
     {
-        $glazing = $design->sizing()->resolve($scene->tree);
+        $glazing = $layout->resolved();
         [$kept, $new] = $this->lengths($glazing->panes[$this->pane], $parent->gutterPx);
-        $relengthened = Tree::relength($parent, [$this->pane => $kept], $glazing, $design->sizing());
+        $relengthened = Tree::relength($parent, [$this->pane => $kept], $glazing, $layout->sizing());
         $parts = array_map(fn (Part $part) => $part->id() === $this->pane ? $this->inOrder($part, $new) : [$part], $relengthened->parts);
 
         return $relengthened->withParts(array_merge(...$parts));
     }
 
-    private function inside(Part $pane, Design $design, Scene $scene): Split
+    private function inside(Part $pane, SceneLayout $layout): Split
     {
-        [$kept, $new] = $this->lengths($design->sizing()->resolve($scene->tree)->panes[$this->pane], 0);
+        [$kept, $new] = $this->lengths($layout->resolved()->panes[$this->pane], 0);
 
         return new Split(
             $this->newSplit,

@@ -8,15 +8,17 @@ use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Revision;
 use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Document\Zone;
+use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Plan\BenchView;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Preflight;
-use UpperPane\Core\Surface\PlacedPanel;
 
 /** What the bench is told: the zones that changed with their plans and findings, and the layout when it changed. */
 final readonly class Answers
@@ -26,50 +28,64 @@ final readonly class Answers
     }
 
     /**
-     * After a batch: only what differs between two states of the design.
+     * After a batch: only what differs between two states of the design in one of its layouts; everything of its own layout when
+     * that one came or went.
      *
      * @param list<Revision> $between revisions of others that came in between
      *
      * @return array<string, mixed>
      */
-    public function change(LoadedDesign $loaded, Design $before, Design $after, Person $person, array $between): array
+    public function change(LoadedDesign $loaded, Design $before, Design $after, Person $person, array $between, ?string $name): array
     {
-        [$sceneBefore, $sceneAfter] = [$before->restScene(), $after->restScene()];
-        $sameTree = $sceneBefore->tree === $sceneAfter->tree;
-        $glazing = $sameTree ? $after->sizing()->rects($sceneAfter->tree) : $after->sizing()->resolve($sceneAfter->tree);
-        $glazingBefore = $sameTree ? $glazing : $before->sizing()->rects($sceneBefore->tree);
-        $changed = PlanCompiler::changed($sceneBefore, $glazingBefore, $sceneAfter, $glazing);
-        $surface = $this->planning->under($loaded->row->surface, $after);
-        $context = $this->planning->context($loaded->row->surface, $after)->on($surface);
-        $zones = PlanCompiler::zones($sceneAfter, $glazing, $context, $changed);
+        [$old, $new] = [self::layout($before, $name), self::layout($after, $name)];
+        if ($old->name() !== $new->name() || ($name !== null && $new->name() !== $name)) {
+            return ['between' => array_map(self::revision(...), $between)] + $this->whole($loaded, $after, $person, $new->name());
+        }
+        $sameTree = $old->tree === $new->tree;
+        $glazing = $sameTree ? $new->sizing()->rects($new->tree) : $new->resolved();
+        $glazingBefore = $sameTree ? $glazing : $old->sizing()->rects($old->tree);
+        $changed = PlanCompiler::changed($old->scene, $glazingBefore, $new->scene, $glazing);
+        $ground = $this->planning->under($loaded->row, $new);
+        $zones = PlanCompiler::zones($new->scene, $glazing, $this->planning->context($loaded->row->surface, $after)->on($ground), $changed);
 
-        return $this->head($loaded, $after, $person) + [
+        return $this->head($loaded, $new, $person) + [
             'between' => array_map(self::revision(...), $between),
             'order' => $sameTree ? null : ReadingOrder::of($glazing->panes),
-            'bench' => $sameTree ? null : BenchView::of($after, $sceneAfter, $glazing, $surface),
+            'bench' => $sameTree ? null : BenchView::of($new, $glazing, $ground),
         ] + self::zones($zones);
     }
 
     /**
-     * Everything, for opening a design or catching up.
+     * Everything of a layout, for opening a design or catching up; of its own one when it has no such layout.
      *
      * @return array<string, mixed>
      */
-    public function whole(LoadedDesign $loaded, Person $person): array
+    public function whole(LoadedDesign $loaded, Design $design, Person $person, ?string $name): array
     {
-        $design = $loaded->document;
-        $scene = $design->restScene();
-        $surface = $this->planning->under($loaded->row->surface, $design);
-        $glazing = $design->sizing()->resolve($scene->tree);
-        $zones = PlanCompiler::zones($scene, $glazing, $this->planning->context($loaded->row->surface, $design)->on($surface), null);
+        $layout = self::layout($design, $name);
+        $ground = $this->planning->under($loaded->row, $layout);
+        $glazing = $layout->resolved();
+        $zones = PlanCompiler::zones($layout->scene, $glazing, $this->planning->context($loaded->row->surface, $design)->on($ground), null);
 
-        return $this->head($loaded, $design, $person) + [
+        return $this->head($loaded, $layout, $person) + [
+            'whole' => true,
             'between' => [],
             'order' => ReadingOrder::of($glazing->panes),
-            'bench' => BenchView::of($design, $scene, $glazing, $surface),
-            'panels' => array_map(self::panel(...), $surface->panels ?? []),
-            'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $surface->seams ?? []),
+            'bench' => BenchView::of($layout, $glazing, $ground),
+            'ratio' => Ratio::of($layout->canvas())->toArray(),
+            'panels' => (object) array_map(static fn (Rect $panel) => $panel->toArray(), $ground->panels ?? []),
+            'ranks' => $ground->ranks ?? ['columns' => [], 'rows' => []],
+            'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $ground->seams ?? []),
         ] + self::zones($zones);
+    }
+
+    private static function layout(Design $design, ?string $name): SceneLayout
+    {
+        try {
+            return SceneLayout::of($design, $name ?? $design->restScene()->id);
+        } catch (Refusal) {
+            return SceneLayout::of($design, $design->restScene()->id);
+        }
     }
 
     /**
@@ -91,20 +107,20 @@ final readonly class Answers
     }
 
     /** @return array<string, mixed> */
-    private static function panel(PlacedPanel $panel): array
+    private function head(LoadedDesign $loaded, SceneLayout $layout, Person $person): array
     {
-        return $panel->toArray() + ['letter' => $panel->letter()];
-    }
+        $design = $layout->design;
+        $other = $layout->scene->turned === null ? null : $design->canvas->turned(90)->toArray();
 
-    /** @return array<string, mixed> */
-    private function head(LoadedDesign $loaded, Design $design, Person $person): array
-    {
         return [
             'design' => $loaded->row->id,
             'name' => $design->name,
             'revision' => $loaded->row->revision,
-            'canvas' => $design->canvas->toArray(),
-            'scene' => $design->restScene()->id,
+            'canvas' => $layout->canvas()->toArray(),
+            'scene' => $layout->scene->id,
+            'layout' => $layout->name(),
+            'layouts' => ['own' => $design->canvas->toArray(), 'other' => $other],
+            'missing' => array_map(static fn (Finding $finding) => $finding->toArray(), PlanCompiler::missing($layout)),
             'now_ms' => $this->planning->nowMs(),
             'undo' => $this->undo->describe($loaded->row, $person),
         ];
@@ -146,7 +162,7 @@ final readonly class Answers
     {
         $zone = $design->restScene()->zones[$id] ?? null;
 
-        return $zone instanceof Zone ? $zone->toArray() + ['rect' => $design->sizing()->resolve($design->restScene()->tree)->panes[$id]->toArray()] : null;
+        return $zone instanceof Zone ? $zone->toArray() + ['rect' => ($design->sizing()->resolve($design->restScene()->tree)->panes[$id] ?? null)?->toArray()] : null;
     }
 
     /** @return list<Revision> those after a number, oldest first */

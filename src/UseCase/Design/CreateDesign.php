@@ -15,13 +15,12 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Design;
 
-/** A new design for a surface: one scene, one empty pane. The id comes from the client, so that a repeated request makes no second one. */
+/** A new design for a surface or a named area of it: one scene, one empty pane. The id comes from the client, so that a repeated request makes no second one. */
 final readonly class CreateDesign
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private DesignStore $store,
-        private Planning $planning,
         private ShiftedClock $clock,
         private Recorder $recorder,
     ) {
@@ -30,7 +29,7 @@ final readonly class CreateDesign
     /** @return array{design: string} */
     public function __invoke(string $surfaceCode, Input $input, Person $person): array
     {
-        $input->keys(['design', 'name']);
+        $input->keys(['design', 'name', 'area']);
         $id = $input->text('design', 36, 36);
         if (preg_match('/^[0-9a-f-]{36}$/D', $id) !== 1) {
             throw Refusal::because('input.id', '/design', ['value' => $id]);
@@ -41,13 +40,15 @@ final readonly class CreateDesign
         }
         $row = $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $surfaceCode]) ?? throw Absent::named('surface');
         if ($this->entities->find(DesignRow::class, $id) === null) {
-            $surface = $this->planning->surface($row);
-            $design = Design::fresh($name, $surface->canvas, $surface->widthUm(), $surface->heightUm(), 's-rest', 'z-'.substr($id, 0, 8));
-            $designRow = new DesignRow($id, $row, $name, $design->headArray(), $this->clock->now());
+            $area = $input->has('area') && $input->child('area')->raw() !== null ? $input->text('area', 60, 1) : null;
+            $sheet = $row->sheet();
+            $size = ($area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$area] ?? throw Refusal::because('area.unknown', '/area', ['area' => $area]))->size();
+            $design = Design::fresh($name, $size, $sheet->surface->widthUm($size->width), $sheet->surface->heightUm($size->height), 's-rest', 'z-'.substr($id, 0, 8));
+            $designRow = new DesignRow($id, $row, $name, $design->headArray(), $this->clock->now(), $area);
             $designRow->changedBy = $person;
             $this->store->add($designRow, $design);
             $this->entities->flush();
-            $this->recorder->record($person, 'design.create', $id, ['name' => $name, 'surface' => $surfaceCode]);
+            $this->recorder->record($person, 'design.create', $id, ['name' => $name, 'surface' => $surfaceCode, 'area' => $area]);
         }
 
         return ['design' => $id];

@@ -28,14 +28,15 @@ final readonly class EditDesign
      */
     public function __invoke(string $id, Input $input, Person $person): array
     {
-        $input->keys(['batch', 'revision', 'commands']);
+        $input->keys(['batch', 'revision', 'commands', 'layout']);
+        $layout = $input->has('layout') ? $input->id('layout') : null;
         $batchId = $input->text('batch', 36, 36);
         $batch = Batch::parse($input->child('commands'));
 
-        return $this->entities->wrapInTransaction(function () use ($id, $input, $person, $batchId, $batch) {
+        return $this->entities->wrapInTransaction(function () use ($id, $input, $person, $batchId, $batch, $layout) {
             $loaded = $this->store->load($id, true);
             if ($this->entities->getRepository(Revision::class)->findOneBy(['batch' => $batchId]) !== null) {
-                return $this->answers->whole($loaded, $person) + ['repeated' => true];
+                return $this->answers->whole($loaded, $loaded->document, $person, $layout) + ['repeated' => true];
             }
             $made = $input->int('revision', 0, $loaded->row->revision);
             $between = $made === $loaded->row->revision ? [] : $this->answers->since($loaded, $made);
@@ -44,7 +45,7 @@ final readonly class EditDesign
             $this->store->store($loaded, $batchId, $batch, $result, $person, UndoStack::EDIT);
             $this->entities->flush();
 
-            return $this->answers->change($loaded, $base, $result->after, $person, $between);
+            return $this->answers->change($loaded, $base, $result->after, $person, $between, $layout);
         });
     }
 

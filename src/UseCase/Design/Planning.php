@@ -7,16 +7,21 @@ namespace UpperPane\App\UseCase\Design;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Adapter\StockShelf;
+use UpperPane\App\Entity\DesignRow;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\SurfaceRow;
-use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Plan\Plan;
+use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
-use UpperPane\Core\Surface\Surface;
-use UpperPane\Core\Surface\SurfaceReader;
+use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Text\Fonts;
 
 /** Gathers what the core needs to make a plan: the surface, the media's facts, the faces, the site's zone and now. */
@@ -31,15 +36,29 @@ final readonly class Planning
         return $this->clock->nowMs();
     }
 
-    public function surface(SurfaceRow $row): Surface
+    /** A design on a surface, in its area where the surface has one of that name. */
+    public function plan(DesignRow $design, Design $document, SurfaceRow $row, ?SurfaceSheet $sheet = null): Plan
     {
-        return SurfaceReader::read(Input::of($row->shape));
+        $sheet ??= $row->sheet();
+        $area = $design->area === null ? null : $sheet->areas[$design->area] ?? null;
+        $plan = PlanCompiler::compile($document, $sheet->surface, $this->context($row, $document), $area);
+        $names = ['area' => (string) $design->area, 'surface' => $row->name];
+        $note = match (true) {
+            $design->area === null => null,
+            $area === null => Finding::of('area.not_there', Severity::Caution, '', $names),
+            default => Finding::of('area.rest_empty', Severity::Note, '', $names),
+        };
+
+        return $note === null ? $plan : $plan->with($note);
     }
 
-    /** The surface as it lies under a design's own canvas; null when the surface has become another since the design was begun. */
-    public function under(SurfaceRow $row, Design $design): ?Surface
+    /** What lies under a design's own canvas; null when the surface has become another since the design was begun, or for its other layout. */
+    public function under(DesignRow $design, SceneLayout $layout): ?Ground
     {
-        return [$row->canvasWidth, $row->canvasHeight] === $design->canvas->toArray() ? $this->surface($row) : null;
+        $sheet = $design->surface->sheet();
+        $place = $design->area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$design->area] ?? null;
+
+        return $place !== null && $place->size()->toArray() === $layout->canvas()->toArray() ? Ground::of($sheet->surface)->within($place) : null;
     }
 
     public function context(SurfaceRow $surface, Design ...$designs): PlanContext

@@ -32,13 +32,14 @@ final readonly class UndoEdit
      */
     public function __invoke(string $id, Input $input, Person $person, string $kind): array
     {
-        $input->keys(['batch']);
+        $input->keys(['batch', 'layout']);
+        $layout = $input->has('layout') ? $input->id('layout') : null;
         $batchId = $input->text('batch', 36, 36);
 
-        return $this->entities->wrapInTransaction(function () use ($id, $person, $kind, $batchId) {
+        return $this->entities->wrapInTransaction(function () use ($id, $person, $kind, $batchId, $layout) {
             $loaded = $this->store->load($id, true);
             if ($this->entities->getRepository(Revision::class)->findOneBy(['batch' => $batchId]) !== null) {
-                return $this->answers->whole($loaded, $person) + ['repeated' => true];
+                return $this->answers->whole($loaded, $loaded->document, $person, $layout) + ['repeated' => true];
             }
             $target = $kind === UndoStack::UNDO ? $this->stack->nextUndo($loaded->row, $person) : $this->stack->nextRedo($loaded->row, $person);
             if ($target === null) {
@@ -56,7 +57,7 @@ final readonly class UndoEdit
             $revision->label = $target->label;
             $this->entities->flush();
 
-            return $this->answers->change($loaded, $loaded->document, $result->after, $person, []);
+            return $this->answers->change($loaded, $loaded->document, $result->after, $person, [], $layout);
         });
     }
 

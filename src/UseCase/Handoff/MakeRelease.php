@@ -20,7 +20,6 @@ use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Output\WiringCheck;
-use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Preflight;
 
 /** Seals a design at a revision: number, note, plan, findings, and the SHA-256 of the plan. A *stop* blocks it. */
@@ -54,7 +53,7 @@ final readonly class MakeRelease
             }
             $surface = $loaded->row->surface;
             $outputs = $this->surfaces->outputs($surface, $surface->sheet());
-            $plan = PlanCompiler::compile($loaded->document, $this->planning->surface($surface), $this->planning->context($surface, $loaded->document))->leavingBy($outputs);
+            $plan = $this->planning->plan($loaded->row, $loaded->document, $surface)->leavingBy($outputs);
             $findings = [
                 ...$plan->surface->findings, ...WiringCheck::of($outputs, $plan->surface, $this->surfaces->outputCounts($surface)),
                 ...$plan->findings, ...Preflight::standard()->check($plan->zones),

@@ -40,6 +40,7 @@ final readonly class ChangeSurface
             $this->refuseIfChangedSince($row, $input->int('revision', 0, $row->revision), $set, $person);
             try {
                 $after = $sheet->with($set);
+                $this->surfaces->keepAreas($row, $sheet, $after);
             } catch (Refusal $refusal) {
                 throw $refusal->below('/set');
             }

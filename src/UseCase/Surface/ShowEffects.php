@@ -11,10 +11,8 @@ use UpperPane\App\UseCase\Design\Planning;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Site\SurfaceSheet;
-use UpperPane\Core\Surface\Surface;
 
 /** What a change of a surface would do to every design on it, before it is done. Nothing is stored. */
 final readonly class ShowEffects
@@ -39,21 +37,20 @@ final readonly class ShowEffects
         } catch (Refusal $refusal) {
             throw $refusal->below('/set');
         }
-        $designs = $this->entities->getRepository(DesignRow::class)->findBy(['surface' => $row], ['changedAt' => 'DESC'], 12);
+        $designs = $this->entities->getRepository(DesignRow::class)->findBy(['surface' => $row], ['changedAt' => 'DESC']);
 
         return [
             'before' => ['canvas' => $before->surface->canvas->toArray()],
             'after' => Particulars::of($after->surface, $after->viewingMm()[1]),
-            'designs' => array_map(fn (DesignRow $design) => $this->effect($design, $before->surface, $after->surface), $designs),
+            'designs' => array_map(fn (DesignRow $design) => $this->effect($design, $before, $after), $designs),
         ];
     }
 
     /** @return array<string, mixed> */
-    private function effect(DesignRow $row, Surface $before, Surface $after): array
+    private function effect(DesignRow $row, SurfaceSheet $before, SurfaceSheet $after): array
     {
         $document = $this->store->load($row->id)->document;
-        $context = $this->planning->context($row->surface, $document);
-        [$old, $new] = [PlanCompiler::compile($document, $before, $context), PlanCompiler::compile($document, $after, $context)];
+        [$old, $new] = [$this->planning->plan($row, $document, $row->surface, $before), $this->planning->plan($row, $document, $row->surface, $after)];
         $sizes = static fn (array $zones) => array_combine(array_map(static fn ($zone) => $zone->zone->letter, $zones), array_map(static fn ($zone) => $zone->rect->toArray(), $zones));
         $was = $sizes($old->zones);
         $findings = [...$new->findings, ...Preflight::standard()->check($new->zones)];

@@ -31,7 +31,7 @@ final readonly class ShowSurface
         return [
             'code' => $row->code, 'revision' => $row->revision,
             'designs' => array_map(static fn (DesignRow $design) => [
-                'id' => $design->id, 'name' => $design->name, 'revision' => $design->revision, 'canvas' => $design->head['canvas']['px'],
+                'id' => $design->id, 'name' => $design->name, 'area' => $design->area, 'revision' => $design->revision, 'canvas' => $design->head['canvas']['px'],
                 'changed_at' => $design->changedAt->format(\DATE_ATOM), 'changed_by' => $design->changedBy?->name,
             ], $designs),
             'players' => array_map(fn (Player $player) => [

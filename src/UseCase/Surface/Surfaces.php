@@ -12,6 +12,7 @@ use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\UseCase\Absent;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Output\OutputMap;
 use UpperPane\Core\Output\Wiring;
 use UpperPane\Core\Site\SurfaceSheet;
@@ -68,6 +69,17 @@ final readonly class Surfaces
             ...array_map(static fn (DesignRow $design) => "design “{$design->name}”", $designs),
             ...array_map(static fn (Player $player) => "player {$player->code}", array_values($players)),
         ];
+    }
+
+    /** @throws Refusal `area.in_use` when an area goes that designs are made for */
+    public function keepAreas(SurfaceRow $row, SurfaceSheet $before, SurfaceSheet $after): void
+    {
+        foreach (array_keys(array_diff_key($before->areas, $after->areas)) as $area) {
+            $designs = $this->entities->getRepository(DesignRow::class)->findBy(['surface' => $row, 'area' => $area]);
+            if ($designs !== []) {
+                throw Refusal::because('area.in_use', '/areas', ['area' => $area, 'designs' => array_map(static fn (DesignRow $design) => $design->name, $designs)]);
+            }
+        }
     }
 
     /** A code for addresses, from a name, that no other surface or player has. */

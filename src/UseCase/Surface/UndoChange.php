@@ -34,7 +34,9 @@ final readonly class UndoChange
                 }
             }
             try {
-                $row->take($sheet->with($to));
+                $after = $sheet->with($to);
+                $this->surfaces->keepAreas($row, $sheet, $after);
+                $row->take($after);
             } catch (Refusal $refusal) {
                 throw Conflict::because('undo.impossible', ['why' => $refusal->getMessage()]);
             }

@@ -14,6 +14,7 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Document\Command\BatchResult;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
 
@@ -34,7 +35,7 @@ final class CommandTest extends TestCase
         $random = new Randomizer(new Mt19937(11));
         $design = Build::filled(Build::board(), 'a', Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]]));
         $done = [];
-        for ($step = 0; $step < 300; ++$step) {
+        for ($step = 0; $step < 500; ++$step) {
             try {
                 $command = self::randomCommand($random, $design, $step);
                 $result = Build::apply($design, $command);
@@ -47,7 +48,7 @@ final class CommandTest extends TestCase
             $design = $result->after;
         }
         ksort($done);
-        self::assertSame(['design.name', 'entry.add', 'entry.move', 'entry.remove', 'entry.set', 'fill.set', 'mullion.move', 'pane.merge', 'pane.span', 'pane.split', 'part.size', 'split.gutter', 'zone.name'], array_keys($done));
+        self::assertSame(['design.name', 'entry.add', 'entry.move', 'entry.remove', 'entry.set', 'fill.set', 'layout.make', 'layout.put', 'mullion.move', 'pane.merge', 'pane.span', 'pane.split', 'part.size', 'split.gutter', 'zone.name'], array_keys($done));
         self::assertTrue((new Validator())->validate(json_decode((string) json_encode($design->toArray())), (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/design.schema.json'))->isValid());
         foreach ([false, true] as $stored) {
             self::assertSame(self::bytes($design), self::bytes(Design::parse(Input::of(json_decode((string) json_encode($design->toArray()), true)), $stored)));
@@ -106,26 +107,32 @@ final class CommandTest extends TestCase
     /** @return array<string, mixed> */
     private static function randomCommand(Randomizer $random, Design $design, int $step): array
     {
-        $zones = array_map(strval(...), array_keys($design->restScene()->zones));
+        $scene = $design->restScene()->turned !== null && $random->getInt(0, 1) === 0 ? 's-rest.turned' : 's-rest';
+        $layout = SceneLayout::of($design, $scene);
+        $zones = $layout->tree->paneIds();
         $zone = $zones[$random->getInt(0, count($zones) - 1)];
-        $mullions = $design->sizing()->resolve($design->restScene()->tree)->mullions;
+        $mullions = $layout->resolved()->mullions;
         $line = $mullions === [] ? null : $mullions[$random->getInt(0, count($mullions) - 1)];
         $here = ['scene' => 's-rest', 'zone' => 'a'];
         $entry = ['id' => "n$step", 'fill' => Sketch::colour('#445566'), 'duration_ms' => 1000, 'enabled' => true, 'transition' => ['kind' => 'cut', 'ms' => 0]];
-        $playing = $design->restScene()->zones['a']->fill()->toArray()['entries'] ?? [];
+        $playing = ($design->restScene()->zones['a'] ?? null)?->fill()->toArray()['entries'] ?? [];
         $known = $playing === [] ? 'none' : $playing[$random->getInt(0, count($playing) - 1)]['id'];
 
-        return match ($random->getInt(0, 12)) {
+        $missing = $layout->missing()[0]->id ?? "z$step";
+
+        return match ($random->getInt(0, 14)) {
             0 => ['do' => 'design.name', 'name' => "Name $step 北京"],
-            1, 2 => Sketch::split($zone, $random->getInt(0, 1) === 0 ? 'rows' : 'columns', $random->getInt(0, 1900), "z$step"),
-            3 => ['do' => 'pane.merge', 'scene' => 's-rest', 'pane' => $zone === 'a' ? 'b' : $zone, 'into' => $zones[0]],
-            4 => ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => [$line->partIds[1] ?? 'none'], 'at' => ($line->at ?? 0) + $random->getInt(-40, 40)],
-            5 => Sketch::size($zone, $random->getInt(50, 700).($random->getInt(0, 1) === 0 ? 'px' : 'fr')),
-            6 => ['do' => 'split.gutter', 'scene' => 's-rest', 'split' => $line->splitId ?? 'none', 'gutter' => $random->getInt(0, 20)],
+            1, 2 => ['scene' => $scene, 'new_split' => "g$step"] + Sketch::split($zone, $random->getInt(0, 1) === 0 ? 'rows' : 'columns', $random->getInt(0, 1900), $missing),
+            3 => ['do' => 'pane.merge', 'scene' => $scene, 'pane' => ($line->partIds[1] ?? 'a') === 'a' ? 'none' : $line->partIds[1], 'into' => $line->partIds[0] ?? 'none'],
+            4 => ['do' => 'mullion.move', 'scene' => $scene, 'after' => [$line->partIds[1] ?? 'none'], 'at' => ($line->at ?? 0) + $random->getInt(-40, 40)],
+            5 => ['scene' => $scene] + Sketch::size($zone, $random->getInt(50, 700).($random->getInt(0, 1) === 0 ? 'px' : 'fr')),
+            6 => ['do' => 'split.gutter', 'scene' => $scene, 'split' => $line->splitId ?? 'none', 'gutter' => $random->getInt(0, 20)],
             7 => $zone === 'a' ? Sketch::name('a', 'Main') : Sketch::fill($zone, Sketch::clock('HH:mm', 90)),
             8 => ['do' => 'entry.add', 'entry' => $entry, 'before' => $known === 'none' ? null : $known] + $here,
             9 => ['do' => 'entry.remove', 'entry' => count($playing) < 2 ? 'none' : $known] + $here,
-            11 => ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => $zone, 'rect' => [$x = $random->getInt(0, 1800), $y = $random->getInt(0, 1000), $random->getInt(1, 1920 - $x), $random->getInt(1, 1080 - $y)], 'new' => "s$step"],
+            11 => ['do' => 'pane.span', 'scene' => $scene, 'pane' => $zone, 'over' => [[$x = $random->getInt(0, 1800), $y = $random->getInt(0, 1000), $random->getInt(1, 1920 - $x), $random->getInt(1, 1080 - $y)]], 'new' => "s$step"],
+            12 => ['do' => 'layout.make', 'scene' => 's-rest', 'way' => $random->getInt(0, 1) === 0 ? 'same' : 'crossed'],
+            13 => $random->getInt(0, 3) > 0 ? ['do' => 'design.name', 'name' => 'Same'] : ['do' => 'layout.put', 'scene' => 's-rest', 'glazing' => null, 'zones' => []],
             10 => ['do' => 'entry.move', 'entry' => $known, 'before' => null] + $here,
             default => ['do' => 'entry.set', 'entry' => ['id' => $known, 'enabled' => false] + $entry] + $here,
         };

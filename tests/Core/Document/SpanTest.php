@@ -43,7 +43,7 @@ final class SpanTest extends TestCase
     public function testTakesInWhatLiesUnderIt(): void
     {
         $row = Build::apply(Build::design(5772, 2166), Sketch::split('a', 'rows', 1083, 'd'), Sketch::split('a', 'columns', 1923, 'b'), Sketch::split('b', 'columns', 3849, 'c'), Sketch::fill('c', Sketch::colour('#336699')))->after;
-        $span = Build::apply($row, ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => 'a', 'rect' => [0, 0, 5772, 1080], 'new' => 'n']);
+        $span = Build::apply($row, ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => 'a', 'over' => [[0, 0, 1920, 1080], [3852, 0, 1920, 1080]], 'new' => 'n']);
 
         self::assertSame(['a' => [0, 0, 5772, 1080], 'd' => [0, 1080, 5772, 1086]], array_map(static fn (Rect $pane) => $pane->toArray(), self::panes($span->after)));
         self::assertEquals(self::panes($row), self::panes($span->inverse->apply($span->after)->after));
@@ -75,7 +75,7 @@ final class SpanTest extends TestCase
     /** @param list<int> $rect */
     private static function spanned(Design $design, string $pane, array $rect): Design
     {
-        return Build::apply($design, ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => $pane, 'rect' => $rect, 'new' => 'n'])->after;
+        return Build::apply($design, ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => $pane, 'over' => [$rect], 'new' => 'n'])->after;
     }
 
     /** @return array<string, Rect> */

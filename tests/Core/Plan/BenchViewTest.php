@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Core\Plan;
 
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Document\Design;
+use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Plan\BenchView;
@@ -64,8 +65,8 @@ final class BenchViewTest extends TestCase
     /** @return array<string, mixed> */
     private static function view(Design $design): array
     {
-        $scene = $design->restScene();
+        $layout = SceneLayout::of($design, 's-rest');
 
-        return BenchView::of($design, $scene, $design->sizing()->resolve($scene->tree), null);
+        return BenchView::of($layout, $layout->resolved(), null);
     }
 }

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+use UpperPane\Demo\Sketch;
+
+/** Layouts per orientation, designs for an area, and one design on several surfaces, over HTTP. */
+final class LayoutTest extends ApiCase
+{
+    public function testALayoutForTheOtherOrientationIsMadeEditedAndTakenBack(): void
+    {
+        $this->signIn();
+        $made = $this->edit([['do' => 'layout.make', 'scene' => 's-rest', 'way' => 'crossed']], 1, layout: 's-rest.turned');
+        self::assertSame(['s-rest.turned', true], [$made['layout'], $made['whole']]);
+        self::assertSame(array_reverse($made['layouts']['own']), $made['canvas']);
+
+        $split = $this->edit([['scene' => 's-rest.turned'] + Sketch::split('z-right', 'rows', 3000, 'z-new')], 2, layout: 's-rest.turned');
+        self::assertSame(['z-new', 'z-right'], [array_key_first(array_intersect_key($split['zones'], ['z-new' => 1])), array_key_first(array_intersect_key($split['zones'], ['z-right' => 1]))]);
+        $own = $this->call('GET', '/api/designs/'.self::BOARD, null, 200);
+        self::assertSame(['s-rest', 'layout.zone_missing'], [$own['layout'], $own['missing'][0]['code']]);
+
+        $path = '/api/designs/'.self::BOARD.'/undo';
+        $this->call('POST', $path, ['batch' => self::uuid(), 'layout' => 's-rest.turned'], 200);
+        $gone = $this->call('POST', $path, ['batch' => self::uuid(), 'layout' => 's-rest.turned'], 200);
+        self::assertSame(['s-rest', true, null], [$gone['layout'], $gone['whole'], $gone['layouts']['other']], 'the bench is led back to the layout that is there');
+    }
+
+    public function testADesignForAnAreaLiesThereAndHoldsTheArea(): void
+    {
+        $this->signIn();
+        $areas = array_column($this->call('GET', '/api/surfaces/hall')['areas'], null, 'name');
+        self::assertSame('area.unknown', $this->call('POST', '/api/surfaces/hall/designs', ['design' => self::uuid(), 'name' => 'Strip', 'area' => 'Nowhere'], 422)['code']);
+        $id = $this->call('POST', '/api/surfaces/hall/designs', ['design' => self::uuid(), 'name' => 'Strip', 'area' => 'Lower strip'], 201)['design'];
+        $rect = $this->call('GET', '/api/surfaces/hall')['area_rects']['Lower strip'];
+
+        $whole = $this->call('GET', "/api/designs/$id", null, 200);
+        self::assertSame([[$rect[2], $rect[3]], 'Lower strip'], [$whole['canvas'], $whole['area']]);
+        $plan = $this->call('GET', "/api/designs/$id/plan", null, 200);
+        self::assertSame([$rect, [5772, 2166]], [$plan['plan']['zones'][0]['rect'], $plan['plan']['canvas']]);
+        self::assertContains('area.rest_empty', array_column($plan['findings'], 'code'));
+
+        unset($areas['Lower strip']);
+        $refused = $this->call('POST', '/api/surfaces/hall/changes', ['change' => self::uuid(), 'revision' => 0, 'set' => ['areas' => array_values($areas)]], 422);
+        self::assertSame(['area.in_use', '/set/areas'], [$refused['code'], $refused['path']]);
+        self::assertStringContainsString('Strip', $refused['title']);
+    }
+
+    public function testOneDesignOnSeveralSurfacesAtOnce(): void
+    {
+        $this->signIn();
+        $plans = $this->call('GET', '/api/designs/'.self::BOARD.'/plans?surfaces=gate-1,hall,nowhere', null, 200)['plans'];
+        $sizes = array_combine(array_map(static fn (array $one) => $one['surface']['code'], $plans), array_map(static fn (array $one) => $one['plan']['canvas'], $plans));
+
+        self::assertSame(['gate-1' => [1080, 1920], 'hall' => [5772, 2166]], $sizes);
+        $inside = static fn (array $plan, array $zone) => $zone['rect'][0] + $zone['rect'][2] <= $plan['canvas'][0] && $zone['rect'][1] + $zone['rect'][3] <= $plan['canvas'][1];
+        foreach ($plans as $one) {
+            self::assertSame([], array_filter($one['plan']['zones'], static fn (array $zone) => !$inside($one['plan'], $zone)));
+        }
+    }
+}
