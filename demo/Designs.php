@@ -19,6 +19,9 @@ final class Designs
             ['surface' => 'gate-1', 'id' => '0b0c1d00-0000-4000-8000-000000000002', 'name' => 'Gate 1, sailings and notices', 'commands' => self::gate($media, '1', 'Ness and Aldermoor'), 'release' => true],
             ['surface' => 'gate-2', 'id' => '0b0c1d00-0000-4000-8000-000000000003', 'name' => 'Gate 2, sailings and notices', 'commands' => self::gate($media, '2', 'Whinfell via Tarn Holm'), 'release' => false],
             ['surface' => 'hall', 'id' => '0b0c1d00-0000-4000-8000-000000000004', 'name' => 'Welcome to the lake', 'commands' => self::hall($media), 'release' => false],
+            ['surface' => 'kiosk', 'id' => '0b0c1d00-0000-4000-8000-000000000006', 'name' => 'Buy your ticket here', 'commands' => self::kiosk($media), 'release' => false],
+            ['surface' => 'ribbon', 'id' => '0b0c1d00-0000-4000-8000-000000000007', 'name' => 'Next boats', 'commands' => self::ribbon(), 'release' => false],
+            ['surface' => 'lookout', 'id' => '0b0c1d00-0000-4000-8000-000000000008', 'name' => 'What you see from here', 'commands' => self::lookout($media), 'release' => false],
             ['surface' => 'cafe', 'id' => '0b0c1d00-0000-4000-8000-000000000005', 'name' => 'Café menu', 'commands' => self::cafe($media), 'release' => false],
         ];
     }
@@ -96,6 +99,53 @@ final class Designs
             Sketch::fill('z-0b0c1d00', Sketch::text("Tea 2.80\nCoffee 3.20\nCocoa 3.60\nApple juice 2.90", 150, ['valign' => 'top'])),
             Sketch::fill('z-middle', Sketch::text("Smoked trout roll 7.40\nLeek pie 6.80\nSoup of the day 5.50", 150, ['valign' => 'top', 'ground' => '#23343F'])),
             Sketch::fill('z-right', Sketch::picture($media['Lake at noon.jpg'])),
+        ];
+    }
+
+    /**
+     * @param array<string, string> $media
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function kiosk(array $media): array
+    {
+        return [
+            Sketch::split('z-0b0c1d00', 'columns', 800, 'z-word'),
+            Sketch::split('z-word', 'rows', 560, 'z-clock'),
+            Sketch::fill('z-0b0c1d00', Sketch::picture($media['Lake at dawn.jpg'])),
+            Sketch::fill('z-word', Sketch::text('Touch to buy your ticket', 72, ['weight' => 700, 'ground' => '#A33F28', 'colour' => '#FFFDF8', 'align' => 'centre'])),
+            Sketch::fill('z-clock', Sketch::clock('HH:mm', 96, ['align' => 'centre', 'ground' => '#0F1A21'])),
+            ['do' => 'layout.make', 'scene' => 's-rest', 'way' => 'crossed'],
+        ];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function ribbon(): array
+    {
+        $words = static fn (string $text) => Sketch::text($text, 56, ['mode' => 'shrink', 'ground' => '#0F1A21', 'weight' => 700, 'padding' => 12]);
+
+        return [
+            Sketch::split('z-0b0c1d00', 'columns', 760, 'z-clock'),
+            Sketch::size('z-clock', '200px'),
+            Sketch::fill('z-0b0c1d00', Sketch::playlist([[$words('12:45 Ness, gate 1'), 6000], [$words('13:10 Aldermoor, gate 2'), 6000], [$words('13:30 Tarn Holm, gate 1'), 6000]])),
+            Sketch::fill('z-clock', Sketch::clock('HH:mm', 64, ['align' => 'centre', 'ground' => '#276B62', 'padding' => 6])),
+        ];
+    }
+
+    /**
+     * @param array<string, string> $media
+     *
+     * @return list<array<string, mixed>>
+     */
+    private static function lookout(array $media): array
+    {
+        $view = ['faces' => [[480_000, 300_000, 60_000, 160_000]]] + Sketch::picture($media['Lake at dawn.jpg']);
+
+        return [
+            Sketch::split('z-0b0c1d00', 'rows', 1760, 'z-word'),
+            Sketch::size('z-word', '400px'),
+            Sketch::fill('z-0b0c1d00', $view),
+            Sketch::fill('z-word', Sketch::text('Ness lies to the left, Aldermoor straight ahead, and on clear days Tarn Holm far behind it', 150, ['align' => 'centre'])),
         ];
     }
 }

@@ -71,7 +71,7 @@ final class TestCard
         $length = static fn (int $px) => $unit * ($px % 100 === 0 ? 3 : ($px % 50 === 0 ? 2 : 1));
         for ($px = 10; $px < $rect->width; $px += 10) {
             $path .= sprintf('M%d %dv%d', $rect->x + $px, $rect->y, $length($px));
-            $numbers .= $px % 100 === 0 && $unit >= 8 ? sprintf('<text x="%d" y="%d" text-anchor="middle">%d</text>', $rect->x + $px, $rect->y + 5 * $unit, $px) : '';
+            $numbers .= $px % 100 === 0 && $unit >= 8 && $px + 4 * $unit < $rect->width ? sprintf('<text x="%d" y="%d" text-anchor="middle">%d</text>', $rect->x + $px, $rect->y + 5 * $unit, $px) : '';
         }
         for ($px = 10; $px < $rect->height; $px += 10) {
             $path .= sprintf('M%d %dh%d', $rect->x, $rect->y + $px, $length($px));

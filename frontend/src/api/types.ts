@@ -59,8 +59,10 @@ export interface TextStyle {
 export type FitMode = 'contain' | 'cover' | 'stretch' | 'none'
 export interface EmptyFill { kind: 'empty' }
 export interface ColourFill { kind: 'colour'; colour: string }
-export interface PictureFill { kind: 'picture'; media: string; fit: FitMode; focus: [number, number]; ground: string }
-export interface VideoFill { kind: 'video'; media: string; fit: FitMode; focus: [number, number]; ground: string; sound: boolean }
+/** Faces are marked in ppm of the picture. */
+interface MediaLook { media: string; fit: FitMode; focus: [number, number]; ground: string; faces?: Rect[] }
+export interface PictureFill extends MediaLook { kind: 'picture' }
+export interface VideoFill extends MediaLook { kind: 'video'; sound: boolean }
 export interface TextFill extends TextStyle { kind: 'text'; text: string }
 export interface ClockFill extends TextStyle { kind: 'clock'; pattern: string }
 export interface Entry { id: string; fill: Fill; duration_ms: number | null; enabled: boolean; transition: { kind: 'cut' | 'fade'; ms: number } }
@@ -104,6 +106,12 @@ export interface DesignAnswer {
   revision: number
   canvas: [number, number]
   scene: string
+  /** What commands on the glazing name: the scene, with `.turned` behind it for the layout of the other orientation. */
+  layout: string
+  layouts: { own: [number, number]; other: [number, number] | null }
+  missing: Finding[]
+  /** Everything is here, not only what changed. */
+  whole?: boolean
   now_ms: number
   undo: { undo: string | null; redo: string | null }
   between: RevisionLine[]
@@ -114,6 +122,10 @@ export interface DesignAnswer {
   documents: Record<string, ZoneDocument>
   findings: Record<string, Finding[]>
   seams?: Rect[]
+  /** By letter, in canvas px. */
+  panels?: Record<string, Rect>
+  ranks?: { columns: string[][]; rows: string[][] }
+  area?: string | null
   surface?: { code: string; name: string; site: string; zone: string }
   ratio?: Ratio
 }
@@ -193,7 +205,7 @@ export interface SurfaceLine extends Resolved, SheetFields {
   code: string
   revision: number
   area_rects: Record<string, Rect>
-  designs: { id: string; name: string; revision: number; canvas: Pair; changed_at: string; changed_by: string | null }[]
+  designs: { id: string; name: string; area: string | null; revision: number; canvas: Pair; changed_at: string; changed_by: string | null }[]
   players: { code: string; outputs: number; state: PlayerState }[]
 }
 

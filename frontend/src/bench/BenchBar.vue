@@ -3,8 +3,10 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
 import { useDesign } from './design'
+import LayoutSheets from './LayoutSheets.vue'
 import ReleaseSheet from './ReleaseSheet.vue'
 
+const emit = defineEmits<{ layout: [name: string] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
@@ -22,10 +24,8 @@ const label = (names: string | null | undefined): string => (names ?? '').split(
 <template>
   <div class="bench-bar">
     <h1>{{ design.answer?.name }}</h1>
-    <span class="hint">{{ design.answer?.surface?.name }}</span>
-    <div class="frieze" role="group" :aria-label="t('bench.frieze')">
-      <span class="scene-sheet rest" :style="{ aspectRatio: design.answer?.canvas.join(' / ') }"><span>{{ t('bench.rest') }}</span></span>
-    </div>
+    <span class="hint bench-surface">{{ design.answer?.surface?.name }}<template v-if="design.answer?.area">, {{ design.answer.area }}</template></span>
+    <LayoutSheets @open="emit('layout', $event)" />
     <span class="spring" />
     <span class="save-word" :class="design.state" role="status">{{ words }} <RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">{{ t('session.in') }}</RouterLink></span>
     <template v-if="canEdit">

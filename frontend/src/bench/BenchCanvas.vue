@@ -10,6 +10,7 @@ import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
+import SeamLines from './SeamLines.vue'
 import { useMullionDrag } from './useMullionDrag'
 import { useView } from './useView'
 
@@ -78,7 +79,7 @@ function keys(event: KeyboardEvent): void {
     <div class="canvas-sheet" :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
       <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" />
       <template v-if="ready">
-        <svg class="seams" :viewBox="`0 0 ${canvas[0]} ${canvas[1]}`" aria-hidden="true"><rect v-for="(seam, index) in design.answer?.seams ?? []" :key="index" :x="seam[0]" :y="seam[1]" :width="seam[2]" :height="seam[3]" /></svg>
+        <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :panels="design.answer?.panels ?? {}" :scale="scale" />
         <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="session.designs()" />
         <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" @start="mullions.start" @nudge="mullions.nudge" />
         <DimensionLines :scale="scale" :drag="mullions.drag.value" />

@@ -7,17 +7,20 @@ import { useUploads } from '../stock/uploads'
 import RefusalNote from '../ui/RefusalNote.vue'
 import BenchBar from './BenchBar.vue'
 import BenchCanvas from './BenchCanvas.vue'
+import BesideSheets from './BesideSheets.vue'
 import ConflictChoice from './ConflictChoice.vue'
 import { useDesign } from './design'
 import FindingList from './FindingList.vue'
 import { mediaFill, freshEntry } from './fills'
 import HistoryList from './HistoryList.vue'
+import MissingZones from './MissingZones.vue'
 import OtherSurfaces from './OtherSurfaces.vue'
 import ParticularsPanel from './ParticularsPanel.vue'
 import { carried } from './stockDrag'
 import StockShelf from './StockShelf.vue'
 import TimeRail from './TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
+import { useBeside } from './useBeside'
 import { usePlayhead } from './usePlayhead'
 import type { MediaLine } from '../api/types'
 
@@ -33,6 +36,7 @@ const tabs = ['particulars', 'stock', 'preflight', 'other', 'history'] as const
 const tab = ref<(typeof tabs)[number]>('particulars')
 const playhead = usePlayhead((tMs, running) => canvas.value?.draw(tMs, running))
 const id = computed(() => (typeof route.params['design'] === 'string' ? route.params['design'] : ''))
+const beside = useBeside(computed(() => (design.id === id.value ? id.value : '')), () => design.answer?.revision ?? 0)
 const LAST = 'bench:last'
 
 watch(id, async (wanted) => {
@@ -44,7 +48,7 @@ watch(id, async (wanted) => {
   playhead.pause()
   error.value = null
   try {
-    await design.open(wanted)
+    await design.open(wanted, typeof route.query['layout'] === 'string' ? route.query['layout'] : '')
     localStorage.setItem(LAST, wanted)
     const zone = typeof route.query['zone'] === 'string' ? route.query['zone'] : null
     design.selected = zone && design.zones[zone] ? zone : (design.order[0] ?? null)
@@ -59,6 +63,15 @@ watch(() => design.selected, (zone) => {
   if (zone && id.value === design.id) void router.replace({ query: { ...route.query, zone } })
 })
 watch(() => design.plans, () => requestAnimationFrame(() => canvas.value?.draw(playhead.tMs.value, playhead.playing.value)))
+
+/** The answer may lead back to the own layout: the address says which one is there. */
+async function openLayout(layout: string): Promise<void> {
+  await design.open(id.value, layout)
+  design.selected = design.order[0] ?? null
+}
+watch(() => design.layout, (layout) => {
+  if (id.value === design.id) void router.replace({ query: { ...route.query, layout: layout.endsWith('.turned') ? layout : undefined } })
+})
 
 /** Dropped on a playlist a medium becomes its last entry; on anything else it becomes the fill. */
 function put(zone: string, media: MediaLine): void {
@@ -85,9 +98,13 @@ onUnmounted(() => removeEventListener('keydown', keys))
 <template>
   <div v-if="design.answer && design.id === id" class="bench with-column">
     <section class="bench-work">
-      <BenchBar />
+      <BenchBar @layout="openLayout" />
       <RefusalNote :error="design.refusal" />
-      <BenchCanvas ref="canvas" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
+      <MissingZones />
+      <div class="bench-middle" :class="{ split: beside.codes.value.length }">
+        <BenchCanvas ref="canvas" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
+        <BesideSheets v-if="beside.codes.value.length" :sheets="beside.sheets.value" :t-ms="playhead.tMs.value" :error="beside.error.value" @away="(code) => beside.toggle([code], false)" />
+      </div>
       <div class="bench-foot">
         <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
         <TitleBlock v-if="canvas" :scale="canvas.scale" :true-size="canvas.trueSize" @fit="canvas.trueSize = false" @true="canvas.trueSize = true" />
@@ -105,7 +122,7 @@ onUnmounted(() => removeEventListener('keydown', keys))
         <ParticularsPanel v-if="tab === 'particulars'" />
         <StockShelf v-else-if="tab === 'stock'" @put="put" />
         <FindingList v-else-if="tab === 'preflight'" @lead="tab = 'particulars'" />
-        <OtherSurfaces v-else-if="tab === 'other'" :t-ms="playhead.tMs.value" />
+        <OtherSurfaces v-else-if="tab === 'other'" :codes="beside.codes.value" :t-ms="playhead.tMs.value" @toggle="beside.toggle" />
         <HistoryList v-else />
       </div>
     </aside>

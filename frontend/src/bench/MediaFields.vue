@@ -6,6 +6,7 @@ import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
 import { percent, pixels, seconds } from '../ui/format'
 import ColourField from './ColourField.vue'
+import FaceMarks from './FaceMarks.vue'
 
 const props = defineProps<{ fill: MediaFill; item: Item | undefined }>()
 const emit = defineEmits<{ set: [part: Partial<MediaFill>, target: string] }>()
@@ -42,6 +43,7 @@ function point(event: MouseEvent): void {
     <label>{{ t('fill.focus-x') }}<input class="form-control form-control-sm measure" type="number" min="0" max="100" :value="fill.focus[0] / 1000" @change="focus(0, $event)" /></label>
     <label>{{ t('fill.focus-y') }}<input class="form-control form-control-sm measure" type="number" min="0" max="100" :value="fill.focus[1] / 1000" @change="focus(1, $event)" /></label>
   </div>
+  <FaceMarks v-if="media" :faces="fill.faces ?? []" :picture="`/media/${media.sha256}/thumbnail`" @set="(faces) => emit('set', { faces }, 'faces')" />
   <ColourField :label="t('fill.ground')" :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
   <label v-if="fill.kind === 'video'" class="check"><input type="checkbox" :checked="fill.sound" @change="emit('set', { sound: ($event.target as HTMLInputElement).checked }, 'sound')" /> {{ t('fill.sound') }}</label>
 </template>

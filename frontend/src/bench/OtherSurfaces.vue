@@ -1,59 +1,37 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { Elevation, Finding, SurfaceLine } from '../api/types'
-import { loadFace } from '../plan/faces'
-import { Stage } from '../plan/stage'
-import type { Plan } from '../plan/types'
-import FindingMark from '../ui/FindingMark.vue'
-import RefusalNote from '../ui/RefusalNote.vue'
-import { pixels } from '../ui/format'
+import type { Elevation, SurfaceLine } from '../api/types'
 import { useDesign } from './design'
+import PanelPreview from './PanelPreview.vue'
 
-const props = defineProps<{ tMs: number }>()
+/** Which other surfaces stand beside the bench, singly or by group; and each panel of the own one alone. */
+const props = defineProps<{ codes: string[]; tMs: number }>()
+const emit = defineEmits<{ toggle: [codes: string[], on: boolean] }>()
 const { t } = useI18n()
 const design = useDesign()
 const surfaces = ref<SurfaceLine[]>([])
-const chosen = ref('')
-const plan = ref<Plan | null>(null)
-const findings = ref<Finding[]>([])
-const error = ref<unknown>(null)
-const root = useTemplateRef<HTMLElement>('root')
-const WIDTH_PX = 300
-const HEIGHT_PX = 420
-const scale = computed(() => (plan.value ? Math.min(WIDTH_PX / plan.value.canvas[0], HEIGHT_PX / plan.value.canvas[1]) : 1))
-let stage: Stage | null = null
+const groups = computed(() => [...new Set(surfaces.value.flatMap((one) => one.groups))].sort())
+const of = (group: string): string[] => surfaces.value.filter((one) => one.groups.includes(group)).map((one) => one.code)
+const all = (codes: string[]): boolean => codes.every((code) => props.codes.includes(code))
+const checked = (event: Event): boolean => (event.target as HTMLInputElement).checked
 
-async function load(): Promise<void> {
-  if (!chosen.value) return
-  error.value = null
-  try {
-    const answer = await call<{ plan: Plan; findings: Finding[] }>('GET', `/api/designs/${design.id}/plan?surface=${chosen.value}`)
-    await Promise.all(answer.plan.fonts.map(loadFace)).catch(() => undefined)
-    plan.value = answer.plan
-    findings.value = answer.findings
-    stage?.show(answer.plan.canvas, answer.plan.zones)
-    draw()
-  } catch (refused) {
-    error.value = refused
-  }
-}
-const draw = (): void => void stage?.at(props.tMs, (plan.value?.from_ms ?? 0) + props.tMs, false)
-watch([chosen, () => design.answer?.revision], () => void load())
-watch(() => props.tMs, draw)
 onMounted(async () => {
-  if (root.value) stage = new Stage(root.value, (sha256) => `/media/${sha256}/original`)
   surfaces.value = (await call<Elevation>('GET', '/api/sites/harrowmere/elevation').catch(() => ({ surfaces: [] }))).surfaces.filter((one) => one.code !== design.answer?.surface?.code)
 })
 </script>
 
 <template>
+  <PanelPreview v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :t-ms="tMs" />
+  <h3>{{ t('beside.title') }}</h3>
   <p class="hint">{{ t('other.hint') }}</p>
-  <label>{{ t('other.surface') }}<select v-model="chosen" class="form-select form-select-sm"><option value="" disabled>{{ t('other.pick') }}</option><option v-for="one in surfaces" :key="one.code" :value="one.code">{{ one.name }}, {{ one.canvas[0] }} × {{ one.canvas[1] }}</option></select></label>
-  <RefusalNote :error="error" />
-  <p v-if="plan" class="measure">{{ pixels(...plan.canvas) }}</p>
-  <div v-show="plan" class="other-frame" :style="{ width: `${(plan?.canvas[0] ?? 0) * scale}px`, height: `${(plan?.canvas[1] ?? 0) * scale}px` }"><div ref="root" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" /></div>
-  <ul v-if="plan" class="lines sizes"><li v-for="zone in plan.zones" :key="zone.id" class="line"><b class="letter">{{ zone.letter }}</b><span class="measure">{{ pixels(zone.rect[2], zone.rect[3]) }}</span></li></ul>
-  <ul class="findings short"><li v-for="(finding, index) in findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+  <fieldset class="beside-choice">
+    <legend class="visually-hidden">{{ t('beside.title') }}</legend>
+    <label v-for="one in surfaces" :key="one.code" class="check"><input type="checkbox" :checked="codes.includes(one.code)" @change="emit('toggle', [one.code], checked($event))" /> {{ one.name }} <span class="measure hint">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span></label>
+  </fieldset>
+  <fieldset v-if="groups.length">
+    <legend class="group-label">{{ t('field.groups') }}</legend>
+    <label v-for="group in groups" :key="group" class="check"><input type="checkbox" :checked="all(of(group))" @change="emit('toggle', of(group), checked($event))" /> {{ t('beside.group', { group, count: of(group).length }) }}</label>
+  </fieldset>
 </template>

@@ -44,7 +44,7 @@ function splitByKey(plan: ZonePlan, axis: 'x' | 'y'): void {
 }
 function merge(plan: ZonePlan): void {
   const neighbour = design.bench.parts[plan.id]?.neighbours.at(-1)
-  if (neighbour) void design.send([{ do: 'pane.merge', scene: design.answer?.scene ?? '', pane: plan.id, into: neighbour.part }])
+  if (neighbour) void design.send([{ do: 'pane.merge', scene: design.layout, pane: plan.id, into: neighbour.part }])
 }
 function keys(plan: ZonePlan, event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey || !props.editable) return

@@ -9,6 +9,7 @@ import { useDesign } from './design'
 import FillEditor from './FillEditor.vue'
 import { freshFill } from './fills'
 import { partAlong } from './parts'
+import WallSpan from './WallSpan.vue'
 
 const { t } = useI18n()
 const design = useDesign()
@@ -36,17 +37,17 @@ function size(axis: 'x' | 'y', typed: string): void {
   const before = String(axis === 'x' ? rect?.[2] : rect?.[3])
   if (!part || typed.trim() === before) return
   const text = typed.replace(/\s+/g, '')
-  void design.send([{ do: 'part.size', scene: design.answer?.scene ?? '', part, size: /^\d+$/.test(text) ? `${text}px` : text }])
+  void design.send([{ do: 'part.size', scene: design.layout, part, size: /^\d+$/.test(text) ? `${text}px` : text }])
 }
 function rename(): void {
   if (design.selected && name.value !== design.document?.name) void design.send([{ do: 'zone.name', scene: design.answer?.scene ?? '', zone: design.selected, name: name.value }])
 }
 function merge(into: string): void {
-  void design.send([{ do: 'pane.merge', scene: design.answer?.scene ?? '', pane: design.selected, into }])
+  void design.send([{ do: 'pane.merge', scene: design.layout, pane: design.selected, into }])
 }
 function gutter(event: Event): void {
   const value = Number((event.target as HTMLInputElement).value)
-  if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', scene: design.answer?.scene ?? '', split: own.value.split, gutter: value }])
+  if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', scene: design.layout, split: own.value.split, gutter: value }])
 }
 function kind(event: Event): void {
   if (!design.selected || !design.document) return
@@ -66,6 +67,7 @@ const setFill = (fill: Fill, target: string): void => void (design.selected && d
       <label>{{ t('bench.height') }}<input v-model="height" class="form-control form-control-sm measure" :disabled="!parts.y" :title="parts.y ? '' : t('bench.whole')" @change="size('y', height)" @keydown.enter.prevent="size('y', height)" /></label>
       <label v-if="own">{{ t('bench.gutter') }}<input class="form-control form-control-sm measure" inputmode="numeric" :value="own.gutter" @change="gutter" /></label>
     </div>
+    <WallSpan v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
     <label>{{ t('bench.name') }}<input v-model="name" class="form-control form-control-sm" maxlength="80" @change="rename" /></label>
     <div v-if="own?.neighbours.length" class="merge-row">
       <span>{{ t('bench.merge-into') }}</span>

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { call, NoAnswer, ProblemError } from '../api/client'
 import type { BenchView, Command, DesignAnswer, Fill, Finding, Mullion, Problem, ZoneDocument } from '../api/types'
-import type { ZonePlan } from '../plan/types'
+import type { Rect, ZonePlan } from '../plan/types'
 import { useSession } from '../session/session'
 import { BatchQueue } from './queue'
 
@@ -27,25 +27,27 @@ export const useDesign = defineStore('design', () => {
   const idle: (() => void)[] = []
 
   const id = computed(() => answer.value?.design ?? '')
+  const layout = computed(() => answer.value?.layout ?? '')
   const order = computed(() => answer.value?.order ?? [])
   const plans = computed(() => order.value.flatMap((zone) => zones.value[zone] ?? []))
-  const allFindings = computed(() => order.value.flatMap((zone) => findings.value[zone] ?? []))
+  const allFindings = computed(() => [...(answer.value?.missing ?? []), ...order.value.flatMap((zone) => findings.value[zone] ?? [])])
   const zone = computed(() => (selected.value ? (zones.value[selected.value] ?? null) : null))
   const document = computed(() => (selected.value ? (documents.value[selected.value] ?? null) : null))
 
-  async function open(design: string): Promise<void> {
+  async function open(design: string, layout = ''): Promise<void> {
     answer.value = null
     refusal.value = conflict.value = null
     selected.value = null
     others.value = ''
-    take(await call<DesignAnswer>('GET', `/api/designs/${design}`), true)
+    take(await call<DesignAnswer>('GET', `/api/designs/${design}?layout=${layout}`), true)
     queue = await BatchQueue.open(design, session.me?.email ?? '')
     waiting.value = queue.length
     void run()
   }
 
   /** Zones that the answer does not name keep the plan objects they have, so that nothing is drawn twice. */
-  function take(next: DesignAnswer, whole: boolean): void {
+  function take(next: DesignAnswer, fresh = false): void {
+    const whole = fresh || next.whole === true
     const order = next.order ?? answer.value?.order ?? []
     const keep = <T>(old: Record<string, T>, fresh: Record<string, T>): Record<string, T> => {
       const all = whole ? fresh : { ...old, ...fresh }
@@ -78,7 +80,7 @@ export const useDesign = defineStore('design', () => {
       for (let batch = current.first(); batch && !conflict.value; batch = current.first()) {
         state.value = 'saving'
         batch.sent = true
-        take(await call<DesignAnswer>('POST', `/api/designs/${id.value}/batches`, { batch: batch.batch, revision: answer.value?.revision ?? 0, commands: batch.commands }), false)
+        take(await call<DesignAnswer>('POST', `/api/designs/${id.value}/batches`, { batch: batch.batch, revision: answer.value?.revision ?? 0, layout: layout.value, commands: batch.commands }))
         await current.shift()
         waiting.value = current.length
       }
@@ -113,7 +115,7 @@ export const useDesign = defineStore('design', () => {
   async function resolve(mine: boolean): Promise<void> {
     if (!queue) return
     conflict.value = null
-    take(await call<DesignAnswer>('GET', `/api/designs/${id.value}`), true)
+    take(await call<DesignAnswer>('GET', `/api/designs/${id.value}?layout=${layout.value}`), true)
     if (!mine) await queue.shift()
     await run()
   }
@@ -122,7 +124,7 @@ export const useDesign = defineStore('design', () => {
     if (waiting.value > 0) await new Promise<void>((done) => idle.push(done))
     refusal.value = null
     try {
-      take(await call<DesignAnswer>('POST', `/api/designs/${id.value}/${kind}`, { batch: crypto.randomUUID() }), false)
+      take(await call<DesignAnswer>('POST', `/api/designs/${id.value}/${kind}`, { batch: crypto.randomUUID(), layout: layout.value }))
     } catch (error) {
       refusal.value = error
     }
@@ -131,14 +133,18 @@ export const useDesign = defineStore('design', () => {
   const setFill = (zoneId: string, fill: Fill, target = ''): Promise<void> =>
     send([{ do: 'fill.set', scene: answer.value?.scene ?? '', zone: zoneId, fill }], target)
   const moveMullion = (mullion: Mullion, at: number, alone: boolean): Promise<void> =>
-    send([{ do: 'mullion.move', scene: answer.value?.scene ?? '', after: alone ? [mullion.after] : mullion.linked, at }], `mullion:${mullion.after}`)
-  const split = async (zoneId: string, axis: 'x' | 'y', at: number): Promise<void> => {
+    send([{ do: 'mullion.move', scene: layout.value, after: alone ? [mullion.after] : mullion.linked, at }], `mullion:${mullion.after}`)
+  /** Divides a pane; what comes beside it is a new zone, or one that this layout leaves out. */
+  const split = async (zoneId: string, axis: 'x' | 'y', at: number, placed = ''): Promise<void> => {
     const made = crypto.randomUUID().slice(0, 13)
-    await send([{ do: 'pane.split', scene: answer.value?.scene ?? '', pane: zoneId, split: axis === 'x' ? 'columns' : 'rows', at, new_zone: `z-${made}`, new_split: `g-${made}` }])
+    await send([{ do: 'pane.split', scene: layout.value, pane: zoneId, split: axis === 'x' ? 'columns' : 'rows', at, new_zone: placed || `z-${made}`, new_split: `g-${made}` }])
   }
+  const span = (zoneId: string, over: Rect[]): Promise<void> => send([{ do: 'pane.span', scene: layout.value, pane: zoneId, over, new: crypto.randomUUID().slice(0, 13) }])
+  const makeLayout = (way: 'same' | 'crossed'): Promise<void> => send([{ do: 'layout.make', scene: answer.value?.scene ?? '', way }])
+  const dropLayout = (): Promise<void> => send([{ do: 'layout.put', scene: answer.value?.scene ?? '', glazing: null, zones: {} }])
 
   return {
     answer, id, zones, documents, findings, bench, order, plans, allFindings, waiting, state, refusal, conflict, others, selected, zone, document,
-    open, send, run, resolve, step, setFill, moveMullion, split,
+    layout, open, send, run, resolve, step, setFill, moveMullion, split, span, makeLayout, dropLayout,
   }
 })

@@ -5,6 +5,7 @@ import { useRoute, useRouter } from 'vue-router'
 import type { SurfaceLine } from '../api/types'
 import { useSession } from '../session/session'
 import FieldConflict from '../surface/FieldConflict.vue'
+import { provideRefusal } from '../surface/refusal'
 import { useSurfaces } from '../surface/surfaces'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ElevationDrawing from './ElevationDrawing.vue'
@@ -16,6 +17,7 @@ const route = useRoute()
 const router = useRouter()
 const session = useSession()
 const surfaces = useSurfaces()
+const unclaimed = provideRefusal(computed(() => surfaces.error))
 const arranging = ref(false)
 const all = computed(() => surfaces.elevation?.surfaces ?? [])
 const code = computed(() => (typeof route.params['surface'] === 'string' ? route.params['surface'] : null))
@@ -48,7 +50,7 @@ onMounted(surfaces.load)
       <ElevationDrawing v-if="surfaces.elevation" :surfaces="all" :chosen="code" :arranging="arranging" @choose="choose" @place="place" />
     </section>
     <aside class="column" :aria-label="t('bench.particulars')">
-      <RefusalNote :error="surfaces.error" />
+      <RefusalNote :error="unclaimed" />
       <SurfaceColumn v-if="whole && surfaces.elevation" :key="whole.code" :surface="whole" :zone="surfaces.elevation.site.zone" @leave="choose(null)" />
       <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" />
     </aside>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { call, ProblemError } from '../api/client'
@@ -17,6 +17,8 @@ const router = useRouter()
 const session = useSession()
 const surfaces = useSurfaces()
 const name = ref('')
+const area = ref('')
+watch(() => props.surface.code, () => (area.value = ''))
 const error = ref<unknown>(null)
 const inUse = ref('')
 const face = computed<[number, number]>(() => [props.surface.face_um[0] / 1000, props.surface.face_um[1] / 1000])
@@ -31,7 +33,7 @@ async function attempt(work: () => Promise<void>): Promise<void> {
   }
 }
 const make = (): Promise<void> => attempt(async () => {
-  const made = await call<{ design: string }>('POST', `/api/surfaces/${props.surface.code}/designs`, { design: crypto.randomUUID(), name: name.value })
+  const made = await call<{ design: string }>('POST', `/api/surfaces/${props.surface.code}/designs`, { design: crypto.randomUUID(), name: name.value, area: area.value || null })
   await router.push({ name: 'bench', params: { design: made.design } })
 })
 const duplicate = (): Promise<void> => attempt(async () => {
@@ -78,12 +80,13 @@ async function archive(sure: boolean): Promise<void> {
   <p v-if="!surface.designs.length" class="hint">{{ t('elevation.no-design') }}</p>
   <ul class="lines">
     <li v-for="design in surface.designs" :key="design.id">
-      <RouterLink class="line" :to="{ name: 'bench', params: { design: design.id } }"><span>{{ design.name }}</span><span class="hint">{{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}</span></RouterLink>
+      <RouterLink class="line" :to="{ name: 'bench', params: { design: design.id } }"><span>{{ design.name }}<template v-if="design.area">, {{ design.area }}</template></span><span class="hint">{{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}</span></RouterLink>
     </li>
   </ul>
   <form v-if="session.designs()" class="new-design" @submit.prevent="make">
     <label for="new-design">{{ t('elevation.name') }}</label>
     <input id="new-design" v-model="name" class="form-control form-control-sm" required maxlength="120" />
+    <label v-if="surface.areas.length">{{ t('elevation.for-area') }}<select v-model="area" class="form-select form-select-sm"><option value="">{{ t('elevation.whole') }}</option><option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option></select></label>
     <button class="btn btn-primary btn-sm" type="submit">{{ t('elevation.make') }}</button>
   </form>
   <h3>{{ t('elevation.players') }}</h3>

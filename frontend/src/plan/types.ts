@@ -21,6 +21,8 @@ export interface ZonePlan {
   name: string
   rect: Rect
   ratio: Ratio
+  /** Letters of the panels it falls on; empty on a single panel. */
+  panels: string[]
   cycle_ms: number | null
   items: Item[]
 }

@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { storeToRefs } from 'pinia'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { NamedArea, SurfaceWhole } from '../api/types'
 import type { Rect } from '../plan/types'
 import { useSession } from '../session/session'
 import NumberField from './NumberField.vue'
-import { provideRefusal } from './refusal'
 import { useSurfaces } from './surfaces'
 
 /** Named areas: rectangles of the surface that designs may be made for, in px or %. */
@@ -14,7 +12,6 @@ const props = defineProps<{ surface: SurfaceWhole }>()
 const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
-provideRefusal(storeToRefs(surfaces).error)
 const name = ref('')
 const corners = ['x', 'y', 'width', 'height'] as const
 

@@ -3,7 +3,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { call, ProblemError } from '../api/client'
-import type { EdidAnswer, Figures, Finding, Pair, Shape, SheetFields, StandardMode } from '../api/types'
+import type { Finding, SheetFields, StandardMode } from '../api/types'
 import FindingMark from '../ui/FindingMark.vue'
 import { millimetres, pixels, ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -13,6 +13,7 @@ import PanelList from './PanelList.vue'
 import { provideRefusal } from './refusal'
 import ShapeDrawing from './ShapeDrawing.vue'
 import { useSurfaces } from './surfaces'
+import { useNewShape } from './useNewShape'
 import { freed, moved, useResolved } from './useResolved'
 import WallFields from './WallFields.vue'
 
@@ -20,41 +21,19 @@ const { t } = useI18n()
 const router = useRouter()
 const surfaces = useSurfaces()
 const ways = ['mode', 'numbers', 'edid', 'wall'] as const
-const way = ref<(typeof ways)[number]>('mode')
+const { way, mode, edid, typed, figures, rotation, wall, free, native, shape } = useNewShape()
 const name = ref('')
 const kind = ref<SheetFields['kind']>('LCD')
 const portrait = ref(false)
-const rotation = ref(0)
 const modes = ref<StandardMode[]>([])
-const mode = ref('1920 1080')
-const edid = ref<EdidAnswer | null>(null)
-const figures = ref<Figures | null>(null)
-const shape = ref<Shape | null>(null)
 const chosen = ref<string | null>(null)
 const error = ref<unknown>(null)
 const questions = ref<Finding[]>([])
 const madeAs = crypto.randomUUID()
-provideRefusal(error)
-
-const native = computed<Pair | null>(() => {
-  if (way.value === 'mode') return mode.value.split(' ').map(Number) as Pair
-  return way.value === 'edid' ? (edid.value?.native ?? null) : null
-})
-const active = computed<Pair | null>(() => (way.value === 'edid' ? (edid.value?.active_mm ?? null) : null))
 const { resolved, error: unresolved } = useResolved(() => shape.value)
+const unclaimed = provideRefusal(computed(() => unresolved.value ?? error.value))
 
-/** The panel's figures are known: it becomes the shape, or the panel of the wall that is being described. */
-watch([figures, rotation, way], () => {
-  const known = figures.value
-  questions.value = []
-  if (!known) {
-    shape.value = null
-    return
-  }
-  const panel = { native: known.native, active_mm: known.active_mm }
-  if (way.value !== 'wall') shape.value = { panels: [{ ...panel, rotation: rotation.value }] }
-  else if (!shape.value?.panels || shape.value.panels.length < 2) shape.value = { ...(shape.value?.grid ? shape.value : { mode: 'compensated' }), grid: { columns: 2, rows: 2, ...shape.value?.grid, panel: { bezel_mm: [0, 0, 0, 0], ...shape.value?.grid?.panel, ...panel } } }
-})
+watch(shape, () => void (questions.value = []))
 watch(portrait, (stands) => {
   if (way.value !== 'wall' && figures.value) rotation.value = stands === figures.value.native[1] > figures.value.native[0] ? 0 : 90
 })
@@ -72,10 +51,10 @@ async function make(sure: boolean): Promise<void> {
     else error.value = refused
   }
 }
-function free(): void {
-  if (shape.value && resolved.value) shape.value = freed(shape.value, resolved.value)
+function arrangeFreely(): void {
+  if (shape.value && resolved.value) free.value = freed(shape.value, resolved.value)
 }
-const move = (id: string, by: [number, number]): void => void (shape.value && (shape.value = moved(shape.value, id, by)))
+const move = (id: string, by: [number, number]): void => void (free.value &&= moved(free.value, id, by))
 onMounted(async () => {
   modes.value = (await call<{ modes: StandardMode[] }>('GET', '/api/modes').catch(() => ({ modes: [] }))).modes
 })
@@ -85,7 +64,7 @@ onMounted(async () => {
   <div class="with-column wide">
     <section class="drawing-area">
       <div class="place-head"><h1>{{ t('surface.new') }}</h1><p class="hint">{{ t('surface.new-hint') }}</p></div>
-      <div v-if="resolved" class="new-drawing"><ShapeDrawing :shape="resolved" :label="t('shape.drawing')" :movable="!!shape?.panels && shape.panels.length > 1" :chosen="chosen ? [chosen] : []" @move="move" @pick="chosen = $event" /></div>
+      <div v-if="resolved" class="new-drawing"><ShapeDrawing :shape="resolved" :label="t('shape.drawing')" :movable="way === 'wall' && free !== null" :chosen="chosen ? [chosen] : []" @move="move" @pick="chosen = $event" /></div>
       <p v-else class="empty-state">{{ t('surface.nothing-yet') }}</p>
       <dl v-if="resolved" class="new-facts" role="status">
         <div><dt>{{ t('elevation.canvas') }}</dt><dd class="measure">{{ pixels(...resolved.canvas) }}</dd></div>
@@ -104,11 +83,14 @@ onMounted(async () => {
       <div id="way-panel" role="tabpanel" :aria-labelledby="`way-${way}`">
         <label v-if="way === 'mode'">{{ t('surface.mode') }}<select v-model="mode" class="form-select form-select-sm"><option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option></select></label>
         <EdidField v-if="way === 'edid'" @read="edid = $event" />
-        <FigureFields v-if="way !== 'edid' || edid" :key="`${way} ${edid?.product ?? ''}`" v-model="figures" :native="native" :active="active" :fixed="way === 'mode' || way === 'edid'" />
-        <template v-if="way === 'wall' && shape">
-          <WallFields v-model="shape" />
-          <button v-if="shape.grid" type="button" class="plain" :disabled="!resolved" @click="free">{{ t('shape.free') }}</button>
-          <PanelList v-else v-model="shape" :findings="resolved?.findings ?? []" :chosen="chosen" @choose="chosen = $event" />
+        <template v-if="way === 'wall' && free">
+          <PanelList v-model="free" :findings="resolved?.findings ?? []" :chosen="chosen" @choose="chosen = $event" />
+          <button type="button" class="plain" @click="free = null">{{ t('shape.back-to-grid') }}</button>
+        </template>
+        <template v-else>
+          <WallFields v-if="way === 'wall'" v-model="wall"><FigureFields v-model="figures" :typed="typed" :native="null" /></WallFields>
+          <FigureFields v-else-if="way !== 'edid' || edid" :key="`${way} ${edid?.product ?? ''}`" v-model="figures" :typed="typed" :native="native" />
+          <button v-if="way === 'wall'" type="button" class="plain" :disabled="!resolved" @click="arrangeFreely">{{ t('shape.free') }}</button>
         </template>
       </div>
       <div class="field-row">
@@ -116,7 +98,7 @@ onMounted(async () => {
         <label>{{ t('surface.hangs') }}<select v-model="portrait" class="form-select form-select-sm"><option :value="false">{{ t('elevation.landscape') }}</option><option :value="true">{{ t('elevation.portrait') }}</option></select></label>
         <label v-if="way !== 'wall'">{{ t('surface.turned') }}<select v-model="rotation" class="form-select form-select-sm"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></select></label>
       </div>
-      <RefusalNote :error="unresolved ?? error" />
+      <RefusalNote :error="unclaimed" />
       <ul v-if="resolved?.findings.length" class="findings short"><li v-for="(finding, index) in resolved.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
       <div v-if="questions.length" class="questions" role="alertdialog" :aria-label="t('surface.asked')">
         <p v-for="question in questions" :key="question.code"><FindingMark severity="caution" /> {{ question.message }} <span class="hint">{{ question.mend }}</span></p>

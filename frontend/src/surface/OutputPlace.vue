@@ -10,6 +10,7 @@ import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import FieldConflict from './FieldConflict.vue'
+import OutputFields from './OutputFields.vue'
 import PlayerOutputs from './PlayerOutputs.vue'
 import RasterDrawing from './RasterDrawing.vue'
 import { provideRefusal } from './refusal'
@@ -23,15 +24,16 @@ const route = useRoute()
 const session = useSession()
 const surfaces = useSurfaces()
 const { error } = storeToRefs(surfaces)
-provideRefusal(error)
+const unclaimed = provideRefusal(error)
 const code = computed(() => String(route.params['surface']))
 const surface = computed(() => (surfaces.whole?.code === code.value ? surfaces.whole : null))
 const outputs = computed(() => surface.value?.wiring.outputs ?? [])
 const lit = ref<string | null>(null)
-const chosen = ref<{ output: number; slice: number } | null>(null)
+const chosen = ref<{ output: number; slice: number | null } | null>(null)
 /** The panels clicked so far, in the order they are wired; null while nobody is wiring. */
 const order = ref<string[] | null>(null)
-const slice = computed(() => (chosen.value ? (outputs.value[chosen.value.output]?.slices[chosen.value.slice] ?? null) : null))
+const output = computed(() => (chosen.value ? (outputs.value[chosen.value.output] ?? null) : null))
+const slice = computed(() => output.value?.slices[chosen.value?.slice ?? -1] ?? null)
 
 watch(code, (wanted) => void surfaces.open(wanted), { immediate: true })
 onMounted(() => void (surfaces.elevation || surfaces.load()))
@@ -40,7 +42,6 @@ async function wire(body: Record<string, unknown>): Promise<void> {
   error.value = null
   try {
     const made = await call<Wiring>('POST', `/api/surfaces/${code.value}/wire`, body)
-    chosen.value = null
     await surfaces.change(code.value, { outputs: made.outputs })
   } catch (refused) {
     error.value = refused
@@ -54,19 +55,32 @@ function pick(panel: string): void {
   order.value = null
   void wire({ way: 'order', panels })
 }
-function setOutput(index: number, change: Partial<Output>): void {
-  void wire({ way: 'given', outputs: outputs.value.map((output, at) => (at === index ? { ...output, ...change } : output)) })
+const given = (all: Output[]): Promise<void> => wire({ way: 'given', outputs: all })
+const setOutput = (next: Output): Promise<void> => given(outputs.value.map((one) => (one === output.value ? next : one)))
+function removeOutput(): void {
+  const rest = outputs.value.filter((one) => one !== output.value)
+  chosen.value = null
+  void given(rest)
 }
-function setSlice(next: Slice): void {
-  const at = chosen.value
-  if (at) void wire({ way: 'given', outputs: outputs.value.map((output, index) => (index === at.output ? { ...output, slices: output.slices.map((old, place) => (place === at.slice ? next : old)) } : output)) }).then(() => void (chosen.value ??= at))
+function setSlice(next: Slice | null): void {
+  const old = slice.value
+  if (!output.value || !old) return
+  if (next === null && chosen.value) chosen.value = { ...chosen.value, slice: null }
+  void setOutput({ ...output.value, slices: output.value.slices.flatMap((one) => (one === old ? (next ? [next] : []) : [one])) })
+}
+/** On the first player with an output that carries nothing yet. */
+function addOutput(): void {
+  const free = (surface.value?.players ?? []).flatMap((player) => Array.from({ length: player.outputs }, (_, index) => ({ player: player.code, number: index + 1 })))
+    .find((port) => !outputs.value.some((one) => one.player === port.player && one.number === port.number))
+  const port = free ?? { player: surface.value?.players[0]?.code ?? '', number: outputs.value.length + 1 }
+  chosen.value = { output: outputs.value.length, slice: null }
+  void given([...outputs.value, { ...port, px: [1920, 1080], millihertz: 60_000, slices: [] }])
 }
 /** Under a panel's letter: what feeds it, or its turn in the order that is being clicked. */
 function words(panel: ResolvedPanel): string[] {
   if (order.value) return order.value.includes(panel.id) ? [t('outputs.wired-as', { number: String(order.value.indexOf(panel.id) + 1) })] : []
   return outputs.value.filter((output) => output.slices.some((one) => one.panel === panel.id)).map((output) => `${output.player} · ${output.number}`)
 }
-const hz = (event: Event, index: number): void => setOutput(index, { millihertz: Math.round(Number((event.target as HTMLInputElement).value) * 1000) })
 </script>
 
 <template>
@@ -75,15 +89,15 @@ const hz = (event: Event, index: number): void => setOutput(index, { millihertz:
       <div class="place-head"><h1>{{ t('outputs.of', { name: surface.name }) }}</h1><p class="hint">{{ t(order ? 'outputs.click-order' : 'outputs.hint') }}</p><span class="spring" /><RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation', params: { surface: code } }">{{ t('outputs.back') }}</RouterLink></div>
       <ShapeDrawing class="wired" :shape="surface" :label="t('outputs.front')" :words="words" :lit="lit" :chosen="order ?? (slice ? [slice.panel] : [])" :pickable="order !== null" @hover="lit = $event" @pick="pick" />
       <div class="rasters">
-        <figure v-for="(output, index) in outputs" :key="`${output.player} ${output.number} ${index}`" class="sheet raster-card">
-          <figcaption><b>{{ output.player }} · {{ output.number }}</b> <span class="measure">{{ pixels(...output.px) }}, {{ output.millihertz / 1000 }} Hz</span></figcaption>
-          <RasterDrawing :output="output" :panels="surface.panels" :lit="lit" :chosen="chosen ? `${outputs[chosen.output]?.player} ${outputs[chosen.output]?.number} ${chosen.slice}` : ''" @hover="lit = $event" @pick="chosen = { output: index, slice: $event }" />
-          <a :href="`/play/${output.player}?output=${output.number}&card=1`" target="_blank">{{ t('outputs.card', { player: output.player, number: String(output.number) }) }}</a>
+        <figure v-for="(one, index) in outputs" :key="`${one.player} ${one.number} ${index}`" class="sheet raster-card" :class="{ current: chosen?.output === index }">
+          <figcaption><button type="button" class="plain" :aria-pressed="chosen?.output === index" @click="chosen = { output: index, slice: null }">{{ one.player }} · {{ one.number }}</button> <span class="measure">{{ pixels(...one.px) }}, {{ one.millihertz / 1000 }} Hz</span></figcaption>
+          <RasterDrawing :output="one" :panels="surface.panels" :lit="lit" :chosen="chosen?.output === index ? chosen.slice : null" @hover="lit = $event" @pick="chosen = { output: index, slice: $event }" />
+          <a :href="`/play/${one.player}?output=${one.number}&card=1`" target="_blank">{{ t('outputs.card', { player: one.player, number: String(one.number) }) }}</a>
         </figure>
       </div>
     </section>
     <aside class="column" :aria-label="t('outputs.title')">
-      <RefusalNote :error="error" />
+      <RefusalNote :error="unclaimed" />
       <ul class="findings short" :aria-label="t('bench.preflight')"><li v-for="(finding, index) in surface.wiring.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
       <p v-if="!surface.wiring.findings.length" class="hint">{{ t('outputs.clear') }}</p>
       <template v-if="session.mounts()">
@@ -92,11 +106,16 @@ const hz = (event: Event, index: number): void => setOutput(index, { millihertz:
           <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surface.undo.undo" @click="surfaces.step(code, 'undo')">{{ t('bench.undo') }}</button>
           <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surface.undo.redo" @click="surfaces.step(code, 'redo')">{{ t('bench.redo') }}</button>
         </div>
-        <WiringWays :key="code" :surface="surface" @wire="wire" />
-        <template v-if="slice && chosen">
-          <h3>{{ t('outputs.chosen', { player: outputs[chosen.output]!.player, number: String(outputs[chosen.output]!.number) }) }}</h3>
-          <label>{{ t('outputs.hz') }}<input class="form-control form-control-sm measure" :value="outputs[chosen.output]!.millihertz / 1000" @change="hz($event, chosen.output)" /></label>
-          <SliceFields :model-value="slice" :panels="surface.panels" @update:model-value="setSlice" />
+        <WiringWays :key="code" :surface="surface" @wire="wire" @add="addOutput" />
+        <template v-if="output && chosen">
+          <h3>{{ t('outputs.output-of', { player: output.player, number: String(output.number) }) }}</h3>
+          <OutputFields :model-value="output" :surface="surface" :index="chosen.output" @update:model-value="setOutput" @remove="removeOutput" />
+          <p v-if="!slice" class="hint">{{ t('outputs.pick-slice') }}</p>
+          <template v-else>
+            <h3>{{ t('outputs.chosen', { letter: surface.panels.find((panel) => panel.id === slice?.panel)?.letter ?? '?' }) }}</h3>
+            <SliceFields :model-value="slice" :panels="surface.panels" :path="`/outputs/${chosen.output}/slices/${chosen.slice}`" @update:model-value="setSlice" />
+            <button type="button" class="plain" @click="setSlice(null)">{{ t('outputs.remove-slice') }}</button>
+          </template>
         </template>
         <PlayerOutputs :surface="surface" @changed="surfaces.open(code)" />
       </template>

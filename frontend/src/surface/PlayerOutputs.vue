@@ -12,7 +12,7 @@ const props = defineProps<{ surface: SurfaceWhole }>()
 const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
 const error = ref<unknown>(null)
-provideRefusal(error)
+const unclaimed = provideRefusal(error)
 
 async function send(path: string, outputs: number | null): Promise<void> {
   error.value = null
@@ -28,6 +28,6 @@ async function send(path: string, outputs: number | null): Promise<void> {
 <template>
   <h3>{{ t('elevation.players') }}</h3>
   <NumberField v-for="player in surface.players" :key="player.code" :model-value="player.outputs" :label="t('outputs.outputs-of', { player: player.code })" path="/outputs" @update:model-value="send(`/api/players/${player.code}/outputs`, $event)" />
-  <RefusalNote :error="error" />
+  <RefusalNote :error="unclaimed" />
   <button type="button" class="btn btn-sm btn-outline-dark" @click="send(`/api/surfaces/${props.surface.code}/players`, 1)">{{ t('outputs.add-player') }}</button>
 </template>

@@ -25,7 +25,7 @@ const effects = ref<Effects | null>(null)
 const chosen = ref<string | null>(null)
 const error = ref<unknown>(null)
 const { resolved, error: unresolved } = useResolved(() => shape.value)
-provideRefusal(unresolved)
+const unclaimed = provideRefusal(computed(() => unresolved.value ?? error.value))
 const changed = computed(() => JSON.stringify(shape.value) !== JSON.stringify(props.surface.shape))
 const turn = computed({
   get: () => shape.value.panels?.[0]?.rotation ?? 0,
@@ -55,10 +55,10 @@ async function make(): Promise<void> {
     <ShapeDrawing v-if="resolved" class="small" :shape="resolved" :label="t('shape.drawing')" :movable="!single && !!shape.panels" :chosen="chosen ? [chosen] : []" @move="(id, by) => (shape = moved(shape, id, by))" @pick="chosen = $event" />
     <p v-if="resolved" class="computed measure" role="status">{{ t('elevation.canvas') }} {{ pixels(...resolved.canvas) }}, {{ t(`elevation.${resolved.orientation}`) }}</p>
     <label v-if="single">{{ t('surface.mounting') }}<select v-model="turn" class="form-select form-select-sm"><option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option></select></label>
-    <WallFields v-model="shape" />
+    <WallFields v-model="shape" figures />
     <button v-if="shape.grid" type="button" class="plain" :disabled="!resolved" @click="resolved && (shape = freed(shape, resolved))">{{ t('shape.free') }}</button>
     <PanelList v-else v-model="shape" :findings="resolved?.findings ?? []" :chosen="chosen" @choose="chosen = $event" />
-    <RefusalNote :error="unresolved ?? error" />
+    <RefusalNote :error="unclaimed" />
     <ul v-if="resolved?.findings.length" class="findings short"><li v-for="(finding, index) in resolved.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
     <div v-if="changed" class="button-row">
       <button type="button" class="btn btn-sm btn-primary" :disabled="!!unresolved" @click="look">{{ t('surface.show-effects') }}</button>

@@ -5,8 +5,6 @@ import type { SheetFields, SurfaceWhole } from '../api/types'
 import type { Rect } from '../plan/types'
 import { useSession } from '../session/session'
 import NumberField from './NumberField.vue'
-import { provideRefusal } from './refusal'
-import { storeToRefs } from 'pinia'
 import { useSurfaces } from './surfaces'
 
 /** What is kept of a surface besides its panels; every field is saved as soon as it is left. */
@@ -14,8 +12,6 @@ const props = defineProps<{ surface: SurfaceWhole }>()
 const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
-const { error } = storeToRefs(surfaces)
-provideRefusal(error)
 const sides = ['left', 'top', 'right', 'bottom'] as const
 const known = computed(() => [...new Set((surfaces.elevation?.surfaces ?? []).flatMap((one) => one.groups))].sort())
 const set = (fields: Partial<SheetFields>): void => void surfaces.change(props.surface.code, fields)

@@ -6,7 +6,7 @@ import NumberField from './NumberField.vue'
 
 /** One slice by numbers: what is taken from the canvas, where it lies in the signal, turned and mirrored how. */
 const slice = defineModel<Slice>({ required: true })
-defineProps<{ panels: ResolvedPanel[] }>()
+defineProps<{ panels: ResolvedPanel[]; path: string }>()
 const { t } = useI18n()
 const corners = ['x', 'y', 'width', 'height'] as const
 function side(key: 'canvas' | 'raster', at: number, value: number | null): void {
@@ -25,7 +25,7 @@ function side(key: 'canvas' | 'raster', at: number, value: number | null): void 
     </div>
     <template v-for="key in ['canvas', 'raster'] as const" :key="key">
       <p class="group-label">{{ t(`outputs.${key}`) }}</p>
-      <div class="field-row"><NumberField v-for="(corner, at) in corners" :key="corner" :model-value="slice[key][at]!" :label="t(`shape.${corner}`)" unit="px" :path="`/${key}/${at}`" @update:model-value="side(key, at, $event)" /></div>
+      <div class="field-row"><NumberField v-for="(corner, at) in corners" :key="corner" :model-value="slice[key][at]!" :label="t(`shape.${corner}`)" unit="px" :path="`${path}/${key}/${at}`" @update:model-value="side(key, at, $event)" /></div>
     </template>
   </div>
 </template>

@@ -6,6 +6,7 @@ import NumberField from './NumberField.vue'
 
 /** How the panels stand: columns × rows of one panel, with bezels, gaps, and whether the picture goes on behind the seams. */
 const shape = defineModel<Shape>({ required: true })
+defineProps<{ figures?: boolean }>()
 const { t } = useI18n()
 const sides = ['left', 'top', 'right', 'bottom'] as const
 const turns = [0, 90, 180, 270] as const
@@ -17,6 +18,11 @@ function bezel(side: number, value: number | null): void {
   const all = [...(grid().panel.bezel_mm ?? [0, 0, 0, 0])] as Rect
   all[side] = value ?? 0
   panel({ bezel_mm: all })
+}
+function pair(key: 'native' | 'active_mm', axis: 0 | 1, value: number | null): void {
+  const both = [...grid().panel[key]] as [number, number]
+  both[axis] = value ?? 0
+  panel({ [key]: both })
 }
 function gap(axis: number, value: number | null): void {
   const both = [...(grid().gap_mm ?? [0, 0])] as [number, number]
@@ -32,6 +38,18 @@ function gap(axis: number, value: number | null): void {
       <NumberField :model-value="shape.grid.rows" :label="t('shape.rows')" path="/grid/rows" @update:model-value="put({ rows: $event ?? 0 })" />
       <label>{{ t('shape.panel-turn') }}<select class="form-select form-select-sm" :value="shape.grid.panel.rotation ?? 0" @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></select></label>
     </div>
+    <p class="group-label">{{ t('shape.each-panel') }}</p>
+    <slot />
+    <template v-if="figures">
+      <div class="field-row">
+        <NumberField :model-value="shape.grid.panel.native[0]" :label="t('shape.px-width')" unit="px" path="/panel/native/0" @update:model-value="pair('native', 0, $event)" />
+        <NumberField :model-value="shape.grid.panel.native[1]" :label="t('shape.px-height')" unit="px" path="/panel/native/1" @update:model-value="pair('native', 1, $event)" />
+      </div>
+      <div class="field-row">
+        <NumberField :model-value="shape.grid.panel.active_mm[0]" :label="t('shape.mm-width')" unit="mm" path="/panel/active_mm/0" @update:model-value="pair('active_mm', 0, $event)" />
+        <NumberField :model-value="shape.grid.panel.active_mm[1]" :label="t('shape.mm-height')" unit="mm" path="/panel/active_mm/1" @update:model-value="pair('active_mm', 1, $event)" />
+      </div>
+    </template>
     <p class="group-label">{{ t('shape.bezel') }}</p>
     <div class="field-row">
       <NumberField v-for="(side, index) in sides" :key="side" :model-value="shape.grid.panel.bezel_mm?.[index] ?? 0" :label="t(`shape.${side}`)" unit="mm" :path="`/bezel_mm/${index}`" @update:model-value="bezel(index, $event)" />

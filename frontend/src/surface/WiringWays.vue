@@ -6,7 +6,7 @@ import NumberField from './NumberField.vue'
 
 /** The ready ways to wire, each one action. */
 const props = defineProps<{ surface: SurfaceWhole }>()
-const emit = defineEmits<{ wire: [body: Record<string, unknown>] }>()
+const emit = defineEmits<{ wire: [body: Record<string, unknown>]; add: [] }>()
 const { t } = useI18n()
 const player = ref(props.surface.players[0]?.code ?? '')
 const number = ref<number | null>(1)
@@ -21,6 +21,7 @@ const signal = (): Record<string, unknown> => ({ player: player.value, number: n
   <div class="button-row">
     <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('wire', { way: 'one_per_output' })">{{ t('outputs.one-per-output') }}</button>
     <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="mirrored" @click="emit('wire', { way: 'mirror', mirror: !mirrored })">{{ t('outputs.mirror-all') }}</button>
+    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('add')">{{ t('outputs.add') }}</button>
   </div>
   <details>
     <summary>{{ t('outputs.on-one') }}</summary>

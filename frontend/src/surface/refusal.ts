@@ -1,19 +1,26 @@
-import { computed, inject, provide, type ComputedRef, type InjectionKey, type Ref } from 'vue'
+import { computed, inject, onUnmounted, provide, shallowReactive, type ComputedRef, type InjectionKey, type Ref } from 'vue'
 import { ProblemError } from '../api/client'
 
-const KEY: InjectionKey<Ref<unknown>> = Symbol('refusal')
+type Ends = () => string | undefined
+interface Board { error: Readonly<Ref<unknown>>; fields: Set<Ends> }
+const KEY: InjectionKey<Board> = Symbol('refusal')
+const isFor = (refused: unknown, end: string | undefined): refused is ProblemError => !!end && refused instanceof ProblemError && refused.problem.path.endsWith(end)
 
-/** Lets the fields below show a refusal beside themselves. */
-export const provideRefusal = (error: Ref<unknown>): void => provide(KEY, error)
+/** Lets the fields below show a refusal beside themselves; gives back what no field shows, to be shown once for all. */
+export function provideRefusal(error: Readonly<Ref<unknown>>): ComputedRef<unknown> {
+  const fields = shallowReactive(new Set<Ends>())
+  provide(KEY, { error, fields })
+  return computed(() => ([...fields].some((ends) => isFor(error.value, ends())) ? null : error.value))
+}
 
 /** The words for one field, when the last refusal names its place; `ends` is the end of the JSON Pointer. */
-export function useFieldRefusal(ends: () => string | undefined): ComputedRef<string> {
-  const error = inject(KEY, null)
+export function useFieldRefusal(ends: Ends): ComputedRef<string> {
+  const board = inject(KEY, null)
+  board?.fields.add(ends)
+  onUnmounted(() => board?.fields.delete(ends))
   return computed(() => {
-    const end = ends()
-    const refused = error?.value
-    if (!end || !(refused instanceof ProblemError) || !refused.problem.path.endsWith(end)) return ''
-    return `${refused.problem.title} ${refused.problem.mend}`
+    const refused = board?.error.value
+    return isFor(refused, ends()) ? `${refused.problem.title} ${refused.problem.mend}` : ''
   })
 }
 
