@@ -81,6 +81,9 @@ final readonly class Arrangement
     }
 
     /**
+     * Overlaps that are no blend. Panels come by their left edges and are looked up in bands as high as the highest of them, so that
+     * each meets only those near it.
+     *
      * @param list<PlacedPanel> $placed
      *
      * @return list<Finding>
@@ -88,21 +91,33 @@ final readonly class Arrangement
     public function findings(array $placed): array
     {
         usort($placed, static fn (PlacedPanel $a, PlacedPanel $b) => $a->rect->x <=> $b->rect->x);
-        $findings = $open = [];
+        $bandPx = max(1, ...array_map(static fn (PlacedPanel $panel) => $panel->rect->height, $placed));
+        $findings = $bands = [];
         foreach ($placed as $panel) {
-            $open = array_filter($open, static fn (PlacedPanel $other) => $other->rect->right() > $panel->rect->x);
-            foreach ($open as $other) {
-                $common = $panel->rect->common($other->rect);
-                if ($common !== null && !in_array([$panel->id, $other->id], $this->blends, true) && !in_array([$other->id, $panel->id], $this->blends, true)) {
-                    $findings[] = Finding::of('wall.panels_overlap', Severity::Stop, '/panels', [
-                        'a' => $other->id, 'b' => $panel->id, 'width' => $common->width, 'height' => $common->height,
-                    ]);
+            $first = intdiv($panel->rect->y, $bandPx);
+            for ($band = $first; $band <= intdiv($panel->rect->bottom() - 1, $bandPx); ++$band) {
+                foreach ($bands[$band] ?? [] as $at => $other) {
+                    if ($other->rect->right() <= $panel->rect->x) {
+                        unset($bands[$band][$at]);
+                    } elseif ($band === max($first, intdiv($other->rect->y, $bandPx))) {
+                        $findings[] = $this->overlap($other, $panel);
+                    }
                 }
+                $bands[$band][] = $panel;
             }
-            $open[] = $panel;
         }
 
-        return $findings;
+        return array_values(array_filter($findings));
+    }
+
+    private function overlap(PlacedPanel $a, PlacedPanel $b): ?Finding
+    {
+        $common = $a->rect->common($b->rect);
+        if ($common === null || in_array([$a->id, $b->id], $this->blends, true) || in_array([$b->id, $a->id], $this->blends, true)) {
+            return null;
+        }
+
+        return Finding::of('wall.panels_overlap', Severity::Stop, '/panels', ['a' => $a->id, 'b' => $b->id, 'width' => $common->width, 'height' => $common->height]);
     }
 
     /** @return list<Rect> */

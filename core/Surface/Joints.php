@@ -93,53 +93,89 @@ final class Joints
      */
     private static function facing(array $panels): array
     {
-        $seams = [];
-        foreach (Axis::cases() as $axis) {
-            $ordered = $panels;
-            usort($ordered, static fn (Rect $a, Rect $b) => $a->start($axis) <=> $b->start($axis));
-            foreach ($ordered as $at => $panel) {
-                $seams = [...$seams, ...self::after($panel, $ordered, $at, $axis)];
-            }
-        }
-
-        return self::sorted($seams);
+        return self::sorted([...self::facingAlong(Axis::X, $panels), ...self::facingAlong(Axis::Y, $panels)]);
     }
 
     /**
-     * The seams on one panel's far side: each stretch of its edge belongs to the first panel that begins at or beyond it.
+     * Panels come in the order in which they begin along the axis. What has come so far is kept as a front: stretches across it,
+     * each with the farthest edge there and whose it is. A panel that begins at or beyond such an edge leaves a seam.
      *
-     * @param list<Rect> $ordered by their start along the axis
+     * @param list<Rect> $panels
      *
      * @return list<Rect>
      */
-    private static function after(Rect $panel, array $ordered, int $at, Axis $axis): array
+    private static function facingAlong(Axis $axis, array $panels): array
     {
+        usort($panels, static fn (Rect $a, Rect $b) => $a->start($axis) <=> $b->start($axis));
         $across = $axis->other();
-        $edge = $panel->end($axis);
-        $free = [[$panel->start($across), $panel->end($across)]];
-        $seams = [];
-        for ($i = $at + 1, $count = count($ordered); $i < $count && $free !== []; ++$i) {
-            $other = $ordered[$i];
-            [$from, $to] = [$other->start($across), $other->end($across)];
-            if ($other->end($axis) <= $edge || $to <= $panel->start($across) || $from >= $panel->end($across)) {
-                continue;
-            }
-            $left = [];
-            foreach ($free as [$start, $end]) {
-                [$low, $high] = [max($start, $from), min($end, $to)];
-                if ($low >= $high) {
-                    $left[] = [$start, $end];
-                    continue;
+        $front = $seams = [];
+        foreach ($panels as $own => $panel) {
+            [$from, $to, $start, $end] = [$panel->start($across), $panel->end($across), $panel->start($axis), $panel->end($axis)];
+            $first = self::firstBeyond($front, $from);
+            [$new, $reached] = [[], $from];
+            for ($i = $first, $count = count($front); $i < $count && $front[$i][0] < $to; ++$i) {
+                [$low, $high, $edge, $owner] = $front[$i];
+                if ($low < $from) {
+                    $new[] = [$low, $from, $edge, $owner];
                 }
-                if ($other->start($axis) >= $edge) {
-                    $seams[] = $panel->along($axis, $edge, $other->start($axis) - $edge)->along($across, $low, $high - $low);
+                if ($low > $reached) {
+                    $new[] = [$reached, $low, $end, $own];
                 }
-                $left = [...$left, ...array_filter([[$start, $low], [$high, $end]], static fn (array $rest) => $rest[0] < $rest[1])];
+                [$left, $right] = [max($low, $from), min($high, $to)];
+                if ($edge <= $start) {
+                    $seams[] = $panel->along($axis, $edge, $start - $edge)->along($across, $left, $right - $left);
+                }
+                $new[] = $edge > $end ? [$left, $right, $edge, $owner] : [$left, $right, $end, $own];
+                if ($high > $to) {
+                    $new[] = [$to, $high, $edge, $owner];
+                }
+                $reached = $right;
             }
-            $free = $left;
+            if ($reached < $to) {
+                $new[] = [$reached, $to, $end, $own];
+            }
+            array_splice($front, $first, $i - $first, self::joined($new));
         }
 
         return $seams;
+    }
+
+    /**
+     * Index of the first stretch that ends beyond a px.
+     *
+     * @param list<array{int, int, int, int}> $front
+     */
+    private static function firstBeyond(array $front, int $px): int
+    {
+        [$low, $high] = [0, count($front)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            $front[$middle][1] > $px ? $high = $middle : $low = $middle + 1;
+        }
+
+        return $low;
+    }
+
+    /**
+     * Neighbouring stretches of the same edge are one.
+     *
+     * @param list<array{int, int, int, int}> $stretches
+     *
+     * @return list<array{int, int, int, int}>
+     */
+    private static function joined(array $stretches): array
+    {
+        $joined = [];
+        foreach ($stretches as $stretch) {
+            $last = count($joined) - 1;
+            if ($last >= 0 && $joined[$last][1] === $stretch[0] && $joined[$last][3] === $stretch[3]) {
+                $joined[$last][1] = $stretch[1];
+            } else {
+                $joined[] = $stretch;
+            }
+        }
+
+        return $joined;
     }
 
     /**

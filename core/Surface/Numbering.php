@@ -22,11 +22,19 @@ final class Numbering
         usort($open, static fn (int $a, int $b) => [$twiceCentre($a, 1), $twiceCentre($a, 0)] <=> [$twiceCentre($b, 1), $twiceCentre($b, 0)]);
         $order = [];
         while ($open !== []) {
-            $first = $open[0];
-            $row = array_values(array_filter($open, static fn (int $i) => abs($twiceCentre($i, 1) - $twiceCentre($first, 1)) < min($facesUm[$i][3], $facesUm[$first][3])));
+            [$row, $later, $first, $count] = [[], [], $open[0], count($open)];
+            // By their centres: the row ends for good where these are a whole height of its first panel below.
+            for ($at = 0; $at < $count && $twiceCentre($open[$at], 1) - $twiceCentre($first, 1) < $facesUm[$first][3]; ++$at) {
+                $i = $open[$at];
+                if ($twiceCentre($i, 1) - $twiceCentre($first, 1) < min($facesUm[$i][3], $facesUm[$first][3])) {
+                    $row[] = $i;
+                } else {
+                    $later[] = $i;
+                }
+            }
             usort($row, static fn (int $a, int $b) => [$twiceCentre($a, 0), $a] <=> [$twiceCentre($b, 0), $b]);
-            $order = [...$order, ...$row];
-            $open = array_values(array_diff($open, $row));
+            array_push($order, ...$row);
+            $open = [...$later, ...array_slice($open, $at)];
         }
 
         return $order;

@@ -81,6 +81,27 @@ final class BenchClient
         }
     }
 
+    /** So many surfaces on the Elevation, the last a wall of 8 × 6, each with a picture, a text and a clock. */
+    public function makeSite(int $count): void
+    {
+        $there = count($this->call('GET', '/api/sites/harrowmere/elevation')['surfaces']);
+        $media = (string) array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id', 'name')['Lake at dawn.jpg'];
+        $panel = ['native' => [1920, 1080], 'active_mm' => [1209.6, 680.4], 'bezel_mm' => [1.89, 1.89, 1.89, 1.89]];
+        for ($number = $there; $number < $count; ++$number) {
+            $wall = $number === $count - 1;
+            $shape = $wall ? ['grid' => ['columns' => 8, 'rows' => 6, 'panel' => $panel]] : ['panels' => [$panel]];
+            $uuid = static fn () => \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
+            $surface = $this->call('POST', '/api/sites/harrowmere/surfaces', ['made_as' => $uuid(), 'name' => "Surface $number", 'kind' => 'LCD', 'shape' => $shape, 'portrait' => false, 'sure' => true])['surface'];
+            $design = $uuid();
+            $this->call('POST', "/api/surfaces/$surface/designs", ['design' => $design, 'name' => "Design $number"]);
+            $zone = 'z-'.substr($design, 0, 8);
+            $this->call('POST', "/api/designs/$design/batches", ['batch' => $uuid(), 'revision' => 0, 'commands' => [
+                Sketch::split($zone, 'rows', 800, 'z-low'), Sketch::split('z-low', 'columns', 1400, 'z-clock'),
+                Sketch::fill($zone, Sketch::picture($media)), Sketch::fill('z-low', Sketch::text("Surface $number", 90)), Sketch::fill('z-clock', Sketch::clock('HH:mm', 90)),
+            ]]);
+        }
+    }
+
     /**
      * @param list<array<string, mixed>> $media
      *

@@ -44,10 +44,12 @@ function draw(tMs: number, running: boolean): void {
 }
 defineExpose({ draw, scale, trueSize })
 
+/** So many zones can follow a dragged mullion without falling behind the pointer; beyond, the line and its numbers move alone. */
+const MOST_FOLLOWING = 100
 /** While a mullion is dragged its neighbours follow by that linear rule; the core's answer then replaces them. */
 watch(mullions.drag, (drag, before) => {
   const touched = (drag ?? before)?.mullion
-  if (!touched) return
+  if (!touched || design.plans.length > MOST_FOLLOWING) return
   const lines = design.bench.mullions.filter((line) => touched.linked.includes(line.after))
   const moving = drag?.alone ? lines.filter((line) => line.after === touched.after) : lines
   for (const zone of new Set(lines.flatMap((line) => line.between.flat()))) clip(zone, touched, moving, drag ? drag.at - touched.at : 0)

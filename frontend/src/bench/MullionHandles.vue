@@ -19,7 +19,7 @@ function box(mullion: Mullion): Record<string, string> {
   const at = `${(moved(mullion) + mullion.gutter / 2) * props.scale}px`
   const from = `${mullion.from * props.scale}px`
   const length = `${(mullion.to - mullion.from) * props.scale}px`
-  return mullion.axis === 'x' ? { transform: `translateX(${at})`, top: from, height: length } : { transform: `translateY(${at})`, left: from, width: length }
+  return mullion.axis === 'x' ? { left: at, top: from, height: length } : { left: from, top: at, width: length }
 }
 const letters = (zones: string[]): string => zones.map((zone) => design.zones[zone]?.letter ?? '').join(', ')
 const lengthOf = (mullion: Mullion, side: 0 | 1): number => {

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Surface;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Surface\Joints;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Surface\SurfaceReader;
@@ -89,23 +92,30 @@ final class ArrangementTest extends TestCase
         self::assertSame([[50, 0, 50, 30], [50, 30, 10, 40], [80, 30, 20, 40], [50, 70, 50, 30]], $this->seams($surface));
     }
 
-    /** Seams are cut out of the gaps: none lies on a panel, and none on another of its direction (random walls). */
-    public function testNoSeamLiesOnAPanel(): void
+    /**
+     * Against a count of single pixels: a pixel of a row belongs to a seam when no panel shows it and panels stand to its left and
+     * right; in a column likewise. Seams cover these and no others, each direction once (random walls, overlaps among them).
+     */
+    public function testSeamsAreThePixelsBetweenPanels(): void
     {
-        mt_srand(3);
-        for ($round = 0; $round < 40; ++$round) {
-            $panels = [];
-            for ($i = 0; $i < 12; ++$i) {
-                $panels[] = [...self::PANEL, 'rotation' => 90 * mt_rand(0, 3), 'position_mm' => [($i % 4) * 110 + mt_rand(0, 9), intdiv($i, 4) * 110 + mt_rand(0, 9)]];
+        $random = new Randomizer(new Mt19937(3));
+        for ($round = 0; $round < 60; ++$round) {
+            $rects = [];
+            for ($i = 0; $i < 9; ++$i) {
+                $rects[] = Rect::of($random->getInt(0, 40), $random->getInt(0, 40), $random->getInt(1, 14), $random->getInt(1, 14));
             }
-            $surface = $this->surface(['panels' => $panels]);
-            self::assertSame([], $this->codes($surface));
-            self::assertNotSame([], $surface->seams);
-            foreach ($surface->seams as $seam) {
-                foreach ($surface->panels as $panel) {
-                    self::assertNull($seam->common($panel->rect));
+            if (Joints::gridLines($rects) !== null) {
+                continue;
+            }
+            $count = [];
+            foreach (Joints::of($rects) as $seam) {
+                for ($x = $seam->x; $x < $seam->right(); ++$x) {
+                    for ($y = $seam->y; $y < $seam->bottom(); ++$y) {
+                        $count["$x $y"] = ($count["$x $y"] ?? 0) + 1;
+                    }
                 }
             }
+            self::assertEquals($this->between($rects), $count);
         }
     }
 
@@ -117,6 +127,31 @@ final class ArrangementTest extends TestCase
         self::assertSame(['wall.panels_overlap'], $this->codes($overlap));
         self::assertSame(['a' => 'a', 'b' => 'b', 'width' => 20, 'height' => 40], $overlap->findings[0]->params);
         self::assertSame([], $this->codes($this->surface(['panels' => $panels, 'blends' => [['b', 'a']]])));
+    }
+
+    /** Every pair that shares a pixel is found once, against all pairs tried (random walls). */
+    public function testFindsEveryOverlapOnce(): void
+    {
+        $random = new Randomizer(new Mt19937(5));
+        for ($round = 0; $round < 30; ++$round) {
+            $panels = array_map(static fn (int $i) => ['id' => "p$i", 'native' => [$w = $random->getInt(1, 30), $h = $random->getInt(1, 30)], 'active_mm' => [$w, $h], 'position_mm' => [$random->getInt(0, 80), $random->getInt(0, 80)]], range(0, 11));
+            $surface = $this->surface(['panels' => $panels]);
+            $pairs = [];
+            foreach ($surface->panels as $a) {
+                foreach ($surface->panels as $b) {
+                    if ($a->number < $b->number && $a->rect->common($b->rect) !== null) {
+                        $pairs[] = $this->pair($a->id, $b->id);
+                    }
+                }
+            }
+            $found = array_filter($surface->findings, static fn (Finding $finding) => $finding->code === 'wall.panels_overlap');
+            self::assertEqualsCanonicalizing($pairs, array_values(array_map(fn (Finding $finding) => $this->pair((string) $finding->params['a'], (string) $finding->params['b']), $found)));
+        }
+    }
+
+    private function pair(string $a, string $b): string
+    {
+        return min($a, $b).' '.max($a, $b);
     }
 
     /** Reading order by centre; a row is what differs by less than half the lower panel's height (common practice). */
@@ -178,5 +213,33 @@ final class ArrangementTest extends TestCase
     private function codes(Surface $surface): array
     {
         return array_map(static fn (Finding $finding) => $finding->code, $surface->findings);
+    }
+
+    /**
+     * @param list<Rect> $rects
+     *
+     * @return array<string, int> "x y" → in how many directions the pixel lies between panels
+     */
+    private function between(array $rects): array
+    {
+        $shown = static fn (int $x, int $y) => array_filter($rects, static fn (Rect $rect) => $rect->contains(Rect::of($x, $y, 1, 1))) !== [];
+        $lit = $between = [];
+        for ($x = 0; $x < 55; ++$x) {
+            for ($y = 0; $y < 55; ++$y) {
+                $lit[$x][$y] = $shown($x, $y);
+            }
+        }
+        for ($x = 0; $x < 55; ++$x) {
+            for ($y = 0; $y < 55; ++$y) {
+                $row = array_column($lit, $y);
+                $ways = (int) (in_array(true, array_slice($row, 0, $x), true) && in_array(true, array_slice($row, $x), true))
+                    + (int) (in_array(true, array_slice($lit[$x], 0, $y), true) && in_array(true, array_slice($lit[$x], $y), true));
+                if (!$lit[$x][$y] && $ways > 0) {
+                    $between["$x $y"] = $ways;
+                }
+            }
+        }
+
+        return $between;
     }
 }

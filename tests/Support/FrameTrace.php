@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Support;
+
+/** What a browser's trace says of the frames it drew between two marks (performance.mark) of a page. */
+final class FrameTrace
+{
+    public const CATEGORIES = 'blink.user_timing,disabled-by-default-devtools.timeline.frame';
+    private const WRITING_S = 30;
+
+    /**
+     * Moves a pointer by one step in every animation frame, to and fro, between the marks.
+     *
+     * @param string $css what is pressed and dragged
+     */
+    public static function drag(Page $page, string $css, int $frames, int $stepX): void
+    {
+        $page->browser->manage()->timeouts()->setScriptTimeout(60);
+        $page->browser->executeAsyncScript(<<<'JS'
+            const [css, frames, step, done] = arguments
+            const target = document.querySelector(css)
+            const box = target.getBoundingClientRect()
+            const reach = 40
+            let x = box.left + box.width / 2, gone = 0
+            const y = box.top + box.height / 2
+            const send = (type, to) => to.dispatchEvent(new PointerEvent(type, { bubbles: true, cancelable: true, pointerId: 1, isPrimary: true, button: 0, buttons: 1, clientX: x, clientY: y }))
+            performance.mark('drag-start')
+            send('pointerdown', target)
+            requestAnimationFrame(function tick() {
+              x += Math.floor((gone + reach / 2) / reach) % 2 === 0 ? step : -step
+              send('pointermove', window)
+              if (++gone < frames) return requestAnimationFrame(tick)
+              performance.mark('drag-end')
+              send('pointercancel', window)
+              done()
+            })
+            JS, [$css, $frames, $stepX]);
+    }
+
+    /**
+     * ms between drawn frames; the browser has been told to quit.
+     *
+     * @return list<float>
+     */
+    public static function intervalsMs(string $file): array
+    {
+        $end = microtime(true) + self::WRITING_S;
+        do {
+            clearstatcache(true, $file);
+            $trace = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
+        } while (!is_array($trace) && microtime(true) < $end && usleep(100_000) === null);
+        $events = is_array($trace) ? $trace['traceEvents'] : throw new \RuntimeException("The browser wrote no trace to $file.");
+        $marks = array_column(array_filter($events, static fn (array $event) => str_starts_with((string) $event['name'], 'drag-')), 'ts', 'name');
+        $drawn = array_column(array_filter($events, static fn (array $event) => $event['name'] === 'DrawFrame' && $event['ts'] >= $marks['drag-start'] && $event['ts'] <= $marks['drag-end']), 'ts');
+        sort($drawn);
+
+        return array_map(static fn (int $i) => ($drawn[$i] - $drawn[$i - 1]) / 1000, array_keys(array_slice($drawn, 1, null, true)));
+    }
+}
