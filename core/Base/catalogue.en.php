@@ -42,7 +42,6 @@ return [
     'area.outside' => ['“{name}” reaches to {right} × {bottom}, the canvas only to {width} × {height} px.', 'Make it smaller or move it.'],
     'area.below_px' => ['“{name}” is less than one pixel.', 'Make it larger.'],
     'area.name_twice' => ['Two areas are called “{name}”.', 'Give each a name of its own.'],
-    'figures.two_of_three' => ['Pixels, pitch and size: fewer than two are given.', 'Give any two; the third is computed.'],
     'figures.not_whole' => ['Size ÷ pitch is {px} px, no whole number.', '{nearest} px of this pitch are {mm} mm; correct size or pitch.'],
     'figures.contradict' => ['{px} px of this pitch are {would} mm, but {given} mm is given: {difference} mm apart.', 'Leave one of the three away, or correct it; the size given holds {nearest} px.'],
     'edid.empty' => ['The file is empty.', 'Read the display’s EDID out again.'],

@@ -108,7 +108,9 @@ final class Joints
     {
         usort($panels, static fn (Rect $a, Rect $b) => $a->start($axis) <=> $b->start($axis));
         $across = $axis->other();
-        $front = $seams = [];
+        /** @var list<array{int, int, int, int}> $front from, to, edge, whose */
+        $front = [];
+        $seams = [];
         foreach ($panels as $own => $panel) {
             [$from, $to, $start, $end] = [$panel->start($across), $panel->end($across), $panel->start($axis), $panel->end($axis)];
             $first = self::firstBeyond($front, $from);
@@ -166,16 +168,19 @@ final class Joints
     private static function joined(array $stretches): array
     {
         $joined = [];
+        $open = null;
         foreach ($stretches as $stretch) {
-            $last = count($joined) - 1;
-            if ($last >= 0 && $joined[$last][1] === $stretch[0] && $joined[$last][3] === $stretch[3]) {
-                $joined[$last][1] = $stretch[1];
-            } else {
-                $joined[] = $stretch;
+            if ($open !== null && $open[1] === $stretch[0] && $open[3] === $stretch[3]) {
+                $open = [$open[0], $stretch[1], $open[2], $open[3]];
+                continue;
             }
+            if ($open !== null) {
+                $joined[] = $open;
+            }
+            $open = $stretch;
         }
 
-        return $joined;
+        return $open === null ? $joined : [...$joined, $open];
     }
 
     /**

@@ -26,10 +26,12 @@ final readonly class PanelFigures
     }
 
     /**
-     * @throws Refusal `figures.two_of_three`, `figures.not_whole` (size ÷ pitch is no whole number of px), `figures.contradict`
+     * Null while fewer than two are given; what is given is checked all the same.
+     *
+     * @throws Refusal `figures.not_whole` (size ÷ pitch is no whole number of px), `figures.contradict`
      *                 with the difference, each beside its field
      */
-    public static function parse(Input $input): self
+    public static function parse(Input $input): ?self
     {
         $input->keys(['native', 'pitch_mm', 'active_mm', 'diagonal_in']);
         $native = $input->has('native') ? Size::parse($input->child('native')) : null;
@@ -39,7 +41,7 @@ final readonly class PanelFigures
             $activeUm = self::ofDiagonal($native, $input->child('diagonal_in')->asThousandths(1, 10_000_000));
         }
         if (count(array_filter([$native, $pitchNm, $activeUm])) < 2) {
-            throw Refusal::because('figures.two_of_three', $input->path);
+            return null;
         }
         if ($pitchNm === null || $activeUm === null) {
             return self::ofPx($native ?? throw new \LogicException('Two of three are given.'), $pitchNm, $activeUm, $input);

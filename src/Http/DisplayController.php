@@ -29,7 +29,7 @@ final class DisplayController
     #[Route('/api/figures', 'figures', methods: ['POST'])]
     public function figures(Request $request): JsonResponse
     {
-        return new JsonResponse(PanelFigures::parse(Body::of($request))->toArray());
+        return new JsonResponse(['figures' => PanelFigures::parse(Body::of($request))?->toArray()]);
     }
 
     #[Route('/api/shapes', 'shape_resolve', methods: ['POST'])]

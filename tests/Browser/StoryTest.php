@@ -134,10 +134,10 @@ final class StoryTest extends BrowserCase
         $player->until('the player is rolled back', fn () => $player->script('return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("outer"))'), 30);
 
         // 10: the same design on the portrait totem and on a 3840 × 2160 display.
-        $page->press('Bench')->press('Reflow', '.tabs')->choose('Surface', 'gate-1');
-        $page->see('1080 × 1920 px', 'aside');
-        $page->choose('Surface', 'cafe')->see('2640 × 1760 px', '.sizes');
-        $page->see('3840 × 400 px', '.sizes');
+        $page->press('Bench')->press('Previews', '.tabs')->see('Gate 1 totem', '.beside-choice');
+        $page->tick('Gate 1 totem')->see('1080 × 1920 px', '[data-beside="gate-1"]');
+        $page->tick('Café menu board')->click('[data-beside="cafe"] summary')->see('2640 × 1760 px', '[data-beside="cafe"] .sizes');
+        $page->see('3840 × 400 px', '[data-beside="cafe"] .sizes');
         $this->assertAccessible($page);
     }
 

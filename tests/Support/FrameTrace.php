@@ -47,10 +47,10 @@ final class FrameTrace
     public static function intervalsMs(string $file): array
     {
         $end = microtime(true) + self::WRITING_S;
-        do {
+        while (!is_array($trace = is_file($file) ? json_decode((string) file_get_contents($file), true) : null) && microtime(true) < $end) {
+            usleep(100_000);
             clearstatcache(true, $file);
-            $trace = is_file($file) ? json_decode((string) file_get_contents($file), true) : null;
-        } while (!is_array($trace) && microtime(true) < $end && usleep(100_000) === null);
+        }
         $events = is_array($trace) ? $trace['traceEvents'] : throw new \RuntimeException("The browser wrote no trace to $file.");
         $marks = array_column(array_filter($events, static fn (array $event) => str_starts_with((string) $event['name'], 'drag-')), 'ts', 'name');
         $drawn = array_column(array_filter($events, static fn (array $event) => $event['name'] === 'DrawFrame' && $event['ts'] >= $marks['drag-start'] && $event['ts'] <= $marks['drag-end']), 'ts');

@@ -131,6 +131,18 @@ final class Page
         return $this;
     }
 
+    /** Ticks a box, or takes the tick away, by the words beside it. */
+    public function tick(string $label): self
+    {
+        $script = <<<'JS'
+            const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().startsWith(arguments[0]))
+            return label?.querySelector('input') ?? null
+            JS;
+        $this->until("box “{$label}”", fn () => $this->element($script, $label))->click();
+
+        return $this;
+    }
+
     public function field(string $label): RemoteWebElement
     {
         $script = <<<'JS'

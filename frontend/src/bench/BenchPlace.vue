@@ -59,20 +59,16 @@ watch(id, async (wanted) => {
   }
 }, { immediate: true })
 
-watch(() => design.selected, (zone) => {
-  if (zone && id.value === design.id) void router.replace({ query: { ...route.query, zone } })
+/** The address says which zone and which layout are looked at. */
+watch([() => design.selected, () => design.layout], ([zone, layout]) => {
+  if (zone && id.value === design.id) void router.replace({ query: { ...route.query, zone, layout: layout.endsWith('.turned') ? layout : undefined } })
 })
 watch(() => design.plans, () => requestAnimationFrame(() => canvas.value?.draw(playhead.tMs.value, playhead.playing.value)))
 
-/** The answer may lead back to the own layout: the address says which one is there. */
 async function openLayout(layout: string): Promise<void> {
-  await design.open(id.value, layout)
+  await design.show(layout)
   design.selected = design.order[0] ?? null
 }
-watch(() => design.layout, (layout) => {
-  if (id.value === design.id) void router.replace({ query: { ...route.query, layout: layout.endsWith('.turned') ? layout : undefined } })
-})
-
 /** Dropped on a playlist a medium becomes its last entry; on anything else it becomes the fill. */
 function put(zone: string, media: MediaLine): void {
   const fill = design.documents[zone]?.fill

@@ -45,6 +45,11 @@ export const useDesign = defineStore('design', () => {
     void run()
   }
 
+  /** The same design in another of its layouts; what is on the screen stays until it is there. */
+  async function show(name: string): Promise<void> {
+    take(await call<DesignAnswer>('GET', `/api/designs/${id.value}?layout=${name}`), true)
+  }
+
   /** Zones that the answer does not name keep the plan objects they have, so that nothing is drawn twice. */
   function take(next: DesignAnswer, fresh = false): void {
     const whole = fresh || next.whole === true
@@ -115,7 +120,7 @@ export const useDesign = defineStore('design', () => {
   async function resolve(mine: boolean): Promise<void> {
     if (!queue) return
     conflict.value = null
-    take(await call<DesignAnswer>('GET', `/api/designs/${id.value}?layout=${layout.value}`), true)
+    await show(layout.value)
     if (!mine) await queue.shift()
     await run()
   }
@@ -145,6 +150,6 @@ export const useDesign = defineStore('design', () => {
 
   return {
     answer, id, zones, documents, findings, bench, order, plans, allFindings, waiting, state, refusal, conflict, others, selected, zone, document,
-    layout, open, send, run, resolve, step, setFill, moveMullion, split, span, makeLayout, dropLayout,
+    layout, open, show, send, run, resolve, step, setFill, moveMullion, split, span, makeLayout, dropLayout,
   }
 })

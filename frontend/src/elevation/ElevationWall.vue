@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SurfaceLine } from '../api/types'
 import { metres } from '../ui/format'
+import { placeLabels } from './labels'
 import SurfaceStill from './SurfaceStill.vue'
 
 /** The wall with everything that hangs on it, the floor and the person. Panning moves it as a whole and draws nothing anew. */
@@ -17,8 +18,13 @@ const box = (one: SurfaceLine): Record<string, string> => ({
   width: `${(one.face_um[0] / 1000) * props.scale}px`,
   height: `${(one.face_um[1] / 1000) * props.scale}px`,
 })
-const under = (one: SurfaceLine): Record<string, string> => ({ left: box(one)['left']!, top: `${-at(one).floor * props.scale + 4}px` })
 const facts = (one: SurfaceLine): string => [`${one.canvas[0]} × ${one.canvas[1]}`, one.kind === 'LED' ? `${one.pitch_mm[0]} mm` : '', one.panels[0]?.rotation ? `${one.panels[0].rotation}°` : ''].filter(Boolean).join(' · ')
+/** About what a letter of the names is wide; only to keep them apart. */
+const LETTER_PX = 6.6
+const names = computed(() => placeLabels(
+  props.surfaces.map((one) => ({ x: at(one).left * props.scale, y: -(at(one).floor + one.face_um[1] / 1000) * props.scale, width: (one.face_um[0] / 1000) * props.scale, height: (one.face_um[1] / 1000) * props.scale })),
+  props.surfaces.map((one) => Math.max(one.name.length, facts(one).length) * LETTER_PX + 2),
+))
 const name = (one: SurfaceLine): string => t('elevation.face', { name: one.name, width: String(one.canvas[0]), height: String(one.canvas[1]), orientation: t(`elevation.${one.orientation}`), left: metres(one.left_mm), floor: metres(one.floor_mm) })
 const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000) }, (_, metre) => metre + 1))
 </script>
@@ -28,7 +34,7 @@ const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000)
     <SurfaceStill :surface="one" :width="(one.face_um[0] / 1000) * scale" :height="(one.face_um[1] / 1000) * scale" :moving="one.code === chosen" />
     <button type="button" class="surface-face" :data-surface="one.code" :aria-label="name(one)" :aria-pressed="one.code === chosen" @click="emit('choose', one.code)" @pointerdown.stop="emit('press', $event, one)" />
   </div>
-  <p v-for="one in surfaces" :key="`${one.code}-name`" class="surface-name" :style="under(one)" aria-hidden="true">{{ one.name }}<br /><span class="measure">{{ facts(one) }}</span></p>
+  <p v-for="(one, index) in surfaces" :key="`${one.code}-name`" class="surface-name" :style="{ left: `${names[index]!.x}px`, top: `${names[index]!.y}px` }" aria-hidden="true">{{ one.name }}<br /><span class="measure">{{ facts(one) }}</span></p>
   <svg class="floor" width="1" height="1" aria-hidden="true">
     <line :x1="-20000" :x2="20000" y1="0" y2="0" class="ground" />
     <g v-for="metre in lines" :key="metre"><line :x1="(personMm - 280) * scale" :x2="(personMm - 280) * scale + 6" :y1="-metre * 1000 * scale" :y2="-metre * 1000 * scale" class="rule" /><text :x="(personMm - 280) * scale - 4" :y="-metre * 1000 * scale + 3" text-anchor="end">{{ metre }} m</text></g>

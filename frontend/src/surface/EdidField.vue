@@ -30,7 +30,7 @@ async function take(event: Event): Promise<void> {
   <label>{{ t('shape.edid') }}<input type="file" class="form-control form-control-sm" @change="take" /></label>
   <RefusalNote :error="error" />
   <template v-if="edid">
-    <dl class="particulars" role="status">
+    <dl class="particulars" aria-live="polite">
       <dt>{{ t('shape.maker') }}</dt><dd>{{ edid.maker }} {{ edid.product }} {{ edid.name }}</dd>
       <dt>{{ t('shape.native') }}</dt><dd class="measure">{{ pixels(...edid.native) }}, {{ edid.refresh_hz }} Hz</dd>
       <dt>{{ t('elevation.size') }}</dt><dd class="measure">{{ edid.active_mm ? millimetres(edid.active_mm) : t('shape.unknown') }} <span v-if="edid.size_from" class="hint">{{ t(`shape.from-${edid.size_from}`) }}</span></dd>

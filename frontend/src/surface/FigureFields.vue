@@ -29,22 +29,15 @@ watch([props.typed, () => props.native], async () => {
   }
   const mine = ++asked
   error.value = null
-  if (Object.keys(body).length >= 2) return ask(body, mine)
-  figures.value = null
-  // Alone they give nothing yet, but what is wrong with them is said at once.
-  if (px?.some((side) => typeof side !== 'number' || side < 1)) await ask(body, mine)
-}, { deep: true, immediate: true })
-
-async function ask(body: object, mine: number): Promise<void> {
   try {
-    const answer = await call<Figures>('POST', '/api/figures', body)
-    if (mine === asked) figures.value = answer
+    const answer = Object.keys(body).length ? await call<{ figures: Figures | null }>('POST', '/api/figures', body) : { figures: null }
+    if (mine === asked) figures.value = answer.figures
   } catch (refused) {
     if (mine !== asked) return
     figures.value = null
     error.value = refused
   }
-}
+}, { deep: true, immediate: true })
 </script>
 
 <template>

@@ -66,7 +66,7 @@ onMounted(async () => {
       <div class="place-head"><h1>{{ t('surface.new') }}</h1><p class="hint">{{ t('surface.new-hint') }}</p></div>
       <div v-if="resolved" class="new-drawing"><ShapeDrawing :shape="resolved" :label="t('shape.drawing')" :movable="way === 'wall' && free !== null" :chosen="chosen ? [chosen] : []" @move="move" @pick="chosen = $event" /></div>
       <p v-else class="empty-state">{{ t('surface.nothing-yet') }}</p>
-      <dl v-if="resolved" class="new-facts" role="status">
+      <dl v-if="resolved" class="new-facts" aria-live="polite">
         <div><dt>{{ t('elevation.canvas') }}</dt><dd class="measure">{{ pixels(...resolved.canvas) }}</dd></div>
         <div><dt>{{ t('elevation.ratio') }}</dt><dd class="measure">{{ ratioText(resolved.ratio) }}</dd></div>
         <div><dt>{{ t('elevation.orientation') }}</dt><dd>{{ t(`elevation.${resolved.orientation}`) }}</dd></div>

@@ -10,4 +10,5 @@ export const timeOfDay = (iso: string | number, zone: string): string =>
 const short = (value: number): string => String(Number(value.toFixed(1)))
 export const millimetres = ([width, height]: [number, number]): string => `${short(width)} × ${short(height)} mm`
 export const inches = ([width, height]: [number, number]): string => `${(width / 25.4).toFixed(1)} × ${(height / 25.4).toFixed(1)} in`
-export const metres = (mm: number): string => `${short(mm / 1000)} m`
+/** Half up in whole decimetres: 1150 mm are 1.2 m, whatever a binary fraction makes of 1.15. */
+export const metres = (mm: number): string => `${Math.round(mm / 100) / 10} m`
