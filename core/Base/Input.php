@@ -115,14 +115,20 @@ final readonly class Input
         return $this->asParts(1_000_000, $least, $most);
     }
 
+    /** Without an exponent: 0.000001, not 1.0E-6. */
+    private static function plain(float $value): string
+    {
+        return rtrim(rtrim(sprintf('%.6F', $value), '0'), '.');
+    }
+
     private function asParts(int $parts, int $least, int $most): int
     {
         if ((!is_int($this->value) && !is_float($this->value)) || !is_finite((float) $this->value)) {
             throw $this->wrongType('a number');
         }
-        $count = round($this->value * $parts);
+        $count = floor($this->value * $parts + 0.5);
         if ($count < $least || $count > $most) {
-            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => (string) ($least / $parts), 'most' => (string) ($most / $parts)]);
+            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => self::plain($least / $parts), 'most' => self::plain($most / $parts)]);
         }
 
         return (int) $count;

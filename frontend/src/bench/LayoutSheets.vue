@@ -32,7 +32,7 @@ async function drop(): Promise<void> {
   <div class="frieze" role="group" :aria-label="t('bench.frieze')">
     <button type="button" class="scene-sheet rest" :class="{ current: !inOther }" :aria-pressed="!inOther" :style="{ aspectRatio: own.join(' / ') }" :aria-label="t('layout.sheet', { scene: t('bench.rest'), orientation: orientation(own) })" @click="emit('open', '')"><span>{{ t('bench.rest') }}</span></button>
     <button v-if="other" type="button" class="scene-sheet rest" :class="{ current: inOther }" :aria-pressed="inOther" :style="{ aspectRatio: other.join(' / ') }" :aria-label="t('layout.sheet', { scene: t('bench.rest'), orientation: otherName })" @click="emit('open', `${design.answer?.scene ?? ''}.turned`)"><span>{{ t('bench.rest') }}</span></button>
-    <button v-else-if="session.designs() && own[0] !== own[1]" type="button" class="btn btn-sm btn-outline-dark" @click="making = true">{{ t('layout.make', { orientation: otherName }) }}</button>
+    <button v-else-if="session.designs() && own[0] !== own[1]" type="button" class="scene-sheet wanted" :style="{ aspectRatio: `${own[1]} / ${own[0]}` }" :aria-label="t('layout.make', { orientation: otherName })" :title="t('layout.make', { orientation: otherName })" @click="making = true"><span aria-hidden="true">+</span></button>
     <button v-if="inOther && session.designs()" type="button" class="plain" @click="drop">{{ t('layout.drop') }}</button>
     <BModal v-model="making" :title="t('layout.make', { orientation: otherName })" no-footer>
       <p>{{ t('layout.why', { orientation: otherName }) }}</p>

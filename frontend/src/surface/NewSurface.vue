@@ -104,7 +104,7 @@ onMounted(async () => {
         <p v-for="question in questions" :key="question.code"><FindingMark severity="caution" /> {{ question.message }} <span class="hint">{{ question.mend }}</span></p>
         <button type="button" class="btn btn-sm btn-outline-dark" @click="make(true)">{{ t('surface.sure') }}</button>
       </div>
-      <div class="button-row"><button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button><RouterLink class="btn btn-sm btn-outline-dark" to="/elevation">{{ t('surface.cancel') }}</RouterLink></div>
+      <div class="button-row staying"><button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button><RouterLink class="btn btn-sm btn-outline-dark" to="/elevation">{{ t('surface.cancel') }}</RouterLink></div>
     </form>
   </div>
 </template>
