@@ -53,7 +53,7 @@ final readonly class SurfaceSheet
             throw Refusal::because('surface.viewing_order', $viewing[1]->path, ['near' => $near]);
         }
         $areas = self::areas($input, $surface);
-        self::safe($input, $surface);
+        self::checkSafe($input, $surface);
         $input->bool('archived');
         $fields = [
             'name' => trim($input->child('name')->asText(120, 1)),
@@ -98,6 +98,16 @@ final readonly class SurfaceSheet
         return $this->fields['viewing_mm'];
     }
 
+    /** The canvas less the safe area's px on each side. */
+    public function safe(): Rect
+    {
+        /** @var array{int, int, int, int} $px left, top, right, bottom */
+        $px = $this->fields['safe_px'];
+        $canvas = $this->surface->canvas;
+
+        return Rect::of($px[0], $px[1], $canvas->width - $px[0] - $px[2], $canvas->height - $px[1] - $px[3]);
+    }
+
     /** @return array<string, mixed> */
     public function toArray(): array
     {
@@ -123,7 +133,7 @@ final readonly class SurfaceSheet
         return $areas;
     }
 
-    private static function safe(Input $input, Surface $surface): void
+    private static function checkSafe(Input $input, Surface $surface): void
     {
         $safe = array_map(static fn (Input $px) => $px->asInt(0, 100_000), $input->list('safe_px', 4, 4));
         if ($safe[0] + $safe[2] >= $surface->canvas->width || $safe[1] + $safe[3] >= $surface->canvas->height) {

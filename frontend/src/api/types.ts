@@ -126,6 +126,8 @@ export interface DesignAnswer {
   panels?: Record<string, Rect>
   ranks?: { columns: string[][]; rows: string[][] }
   area?: string | null
+  /** What lies inside the surface's safe area; null when none is set or the canvas is another. */
+  safe?: Rect | null
   surface?: { code: string; name: string; site: string; zone: string }
   ratio?: Ratio
 }

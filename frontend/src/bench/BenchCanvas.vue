@@ -6,11 +6,12 @@ import { Stage } from '../plan/stage'
 import { call } from '../api/client'
 import type { FontLine, Mullion } from '../api/types'
 import { useSession } from '../session/session'
+import SeamLines from '../ui/SeamLines.vue'
 import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
-import SeamLines from './SeamLines.vue'
+import PanelNames from './PanelNames.vue'
 import { useMullionDrag } from './useMullionDrag'
 import { useView } from './useView'
 
@@ -81,7 +82,8 @@ function keys(event: KeyboardEvent): void {
     <div class="canvas-sheet" :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
       <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" />
       <template v-if="ready">
-        <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :panels="design.answer?.panels ?? {}" :scale="scale" />
+        <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :scale="scale" />
+        <PanelNames :canvas="canvas" :panels="design.answer?.panels ?? {}" :safe="design.answer?.safe ?? null" :scale="scale" />
         <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="session.designs()" />
         <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" @start="mullions.start" @nudge="mullions.nudge" />
         <DimensionLines :scale="scale" :drag="mullions.drag.value" />

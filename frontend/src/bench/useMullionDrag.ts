@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import type { BenchView, Mullion } from '../api/types'
+import { followPointer } from '../ui/followPointer'
 
 const SNAP_SCREEN_PX = 8
 
@@ -22,29 +23,17 @@ export function useMullionDrag(view: () => BenchView, scale: () => number, done:
 
   function start(mullion: Mullion, event: PointerEvent): void {
     const origin = mullion.axis === 'x' ? event.clientX : event.clientY
-    const move = (moved: PointerEvent): void => {
+    followPointer((moved) => {
       const raw = Math.round(mullion.at + ((mullion.axis === 'x' ? moved.clientX : moved.clientY) - origin) / scale())
       const [least, most] = limits(mullion, moved.altKey)
       const snapped = moved.ctrlKey ? { at: raw, kind: '' } : snap(mullion, raw)
       const at = Math.max(least, Math.min(most, snapped.at))
       if (drag.value?.at !== at || drag.value.alone !== moved.altKey) drag.value = { mullion, at, alone: moved.altKey }
-    }
-    const end = (ended: Event): void => {
-      removeEventListener('pointermove', move)
-      removeEventListener('pointerup', end)
-      removeEventListener('pointercancel', end)
-      removeEventListener('keydown', escape, true)
+    }, (kept) => {
       const last = drag.value
       drag.value = null
-      if (ended.type === 'pointerup' && last && last.at !== mullion.at) done(mullion, last.at, last.alone)
-    }
-    const escape = (pressed: KeyboardEvent): void => {
-      if (pressed.key === 'Escape') end(pressed)
-    }
-    addEventListener('pointermove', move)
-    addEventListener('pointerup', end)
-    addEventListener('pointercancel', end)
-    addEventListener('keydown', escape, true)
+      if (kept && last && last.at !== mullion.at) done(mullion, last.at, last.alone)
+    })
   }
 
   function nudge(mullion: Mullion, by: number, alone: boolean): void {

@@ -5,6 +5,7 @@ import type { SurfaceLine } from '../api/types'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
 import type { Plan } from '../plan/types'
+import SeamLines from '../ui/SeamLines.vue'
 
 /** The surface's latest design: a still in true ratio, moving while the surface is looked at; seams hatched on top. */
 const props = defineProps<{ surface: SurfaceLine; width: number; height: number; moving: boolean }>()
@@ -56,9 +57,7 @@ const TOP: Record<number, string> = { 90: 'right', 180: 'bottom', 270: 'left' }
 <template>
   <span class="still" :class="{ empty }" aria-hidden="true">
     <span ref="stage" class="still-stage" :style="{ transform: `scale(${width / surface.canvas[0]}, ${height / surface.canvas[1]})` }" />
-    <svg class="seams" :viewBox="`0 0 ${surface.canvas[0]} ${surface.canvas[1]}`" preserveAspectRatio="none" aria-hidden="true">
-      <rect v-for="(seam, index) in surface.seams" :key="index" :x="seam[0]" :y="seam[1]" :width="seam[2]" :height="seam[3]" />
-    </svg>
+    <SeamLines :canvas="surface.canvas" :seams="surface.seams" :scale="width / surface.canvas[0]" />
     <span v-if="surface.panels.length === 1 && surface.panels[0]?.rotation" class="own-top" :class="TOP[surface.panels[0].rotation]" />
   </span>
 </template>

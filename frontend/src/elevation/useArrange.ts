@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import type { SurfaceLine } from '../api/types'
+import { followPointer } from '../ui/followPointer'
 
 const LEAST_SCREEN_PX = 3
 const STEP_MM = 10
@@ -13,7 +14,7 @@ export function useArrange(scale: () => number, arranging: () => boolean, pan: (
     const moves = one && arranging() ? one : null
     let [lastX, lastY] = [event.clientX, event.clientY]
     let far = false
-    const move = (moved: PointerEvent): void => {
+    followPointer((moved) => {
       far ||= Math.hypot(moved.clientX - event.clientX, moved.clientY - event.clientY) > LEAST_SCREEN_PX
       if (!far) return
       if (moves) {
@@ -21,24 +22,12 @@ export function useArrange(scale: () => number, arranging: () => boolean, pan: (
         drag.value = { code: moves.code, left: step(moves.left_mm + (moved.clientX - event.clientX) / scale()), floor: step(moves.floor_mm - (moved.clientY - event.clientY) / scale()) }
       } else pan(moved.clientX - lastX, moved.clientY - lastY)
       ;[lastX, lastY] = [moved.clientX, moved.clientY]
-    }
-    const end = (ended: Event): void => {
-      removeEventListener('pointermove', move)
-      removeEventListener('pointerup', end)
-      removeEventListener('pointercancel', end)
-      removeEventListener('keydown', escape, true)
+    }, (kept) => {
       const last = drag.value
       drag.value = null
       if (far) addEventListener('click', (click) => click.stopPropagation(), { capture: true, once: true })
-      if (ended.type === 'pointerup' && last && moves) place(moves, last.left, last.floor)
-    }
-    const escape = (pressed: KeyboardEvent): void => {
-      if (pressed.key === 'Escape') end(pressed)
-    }
-    addEventListener('pointermove', move)
-    addEventListener('pointerup', end)
-    addEventListener('pointercancel', end)
-    addEventListener('keydown', escape, true)
+      if (kept && last && moves) place(moves, last.left, last.floor)
+    })
   }
 
   function nudge(one: SurfaceLine, event: KeyboardEvent): boolean {

@@ -1,4 +1,5 @@
 import { shallowRef } from 'vue'
+import { followPointer } from '../ui/followPointer'
 
 const LEAST_SCREEN_PX = 3
 
@@ -8,26 +9,14 @@ export function usePanelDrag(mmPerPx: () => number, done: (id: string, byMm: [nu
 
   function start(id: string, event: PointerEvent): void {
     const scale = mmPerPx()
-    const move = (moved: PointerEvent): void => {
+    followPointer((moved) => {
       const by: [number, number] = [moved.clientX - event.clientX, moved.clientY - event.clientY]
       if (drag.value || Math.hypot(...by) > LEAST_SCREEN_PX) drag.value = { id, by: [Math.round(by[0] * scale), Math.round(by[1] * scale)] }
-    }
-    const end = (ended: Event): void => {
-      removeEventListener('pointermove', move)
-      removeEventListener('pointerup', end)
-      removeEventListener('pointercancel', end)
-      removeEventListener('keydown', escape, true)
+    }, (kept) => {
       const last = drag.value
       drag.value = null
-      if (ended.type === 'pointerup' && last) done(id, last.by)
-    }
-    const escape = (pressed: KeyboardEvent): void => {
-      if (pressed.key === 'Escape') end(pressed)
-    }
-    addEventListener('pointermove', move)
-    addEventListener('pointerup', end)
-    addEventListener('pointercancel', end)
-    addEventListener('keydown', escape, true)
+      if (kept && last) done(id, last.by)
+    })
   }
 
   return { drag, start }

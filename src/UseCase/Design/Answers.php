@@ -75,6 +75,7 @@ final readonly class Answers
             'ratio' => Ratio::of($layout->canvas())->toArray(),
             'panels' => (object) array_map(static fn (Rect $panel) => $panel->toArray(), $ground->panels ?? []),
             'ranks' => $ground->ranks ?? ['columns' => [], 'rows' => []],
+            'safe' => $this->planning->safe($loaded->row, $layout)?->toArray(),
             'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $ground->seams ?? []),
         ] + self::zones($zones);
     }

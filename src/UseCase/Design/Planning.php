@@ -15,6 +15,7 @@ use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Document\Design;
 use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Plan\Plan;
@@ -59,6 +60,16 @@ final readonly class Planning
         $place = $design->area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$design->area] ?? null;
 
         return $place !== null && $place->size()->toArray() === $layout->canvas()->toArray() ? Ground::of($sheet->surface)->within($place) : null;
+    }
+
+    /** What lies inside the safe area of the surface the design is made for; null when none is set, or the canvas is not the surface's. */
+    public function safe(DesignRow $design, SceneLayout $layout): ?Rect
+    {
+        $sheet = $design->surface->sheet();
+        $safe = $sheet->safe();
+        $whole = $sheet->surface->canvas;
+
+        return $design->area !== null || $whole->toArray() !== $layout->canvas()->toArray() || $safe->toArray() === $whole->rect()->toArray() ? null : $safe;
     }
 
     public function context(SurfaceRow $surface, Design ...$designs): PlanContext
