@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\WebDriverBy;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\Page;
@@ -46,6 +47,32 @@ abstract class BrowserCase extends TestCase
             axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then((result) => done(result.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join('; '))))
             JS);
         self::assertSame([], $violations);
+    }
+
+    /** Releases the design on the bench and goes to Hand-off. */
+    protected function release(Page $page, string $note): void
+    {
+        $page->press('Release …')->type('#release-note', $note)->press('Release revision', '.modal')->see('is made', '.modal');
+        $page->press('Go to Hand-off', '.modal')->see('Hand-off', 'h1');
+        $page->gone('.modal');
+    }
+
+    /** Gives a release, named as the list names it, to a player. */
+    protected function handOff(Page $page, string $player, string $release): void
+    {
+        $card = "[data-player=\"$player\"]";
+        $page->until("$release to choose", function () use ($page, $card, $release) {
+            foreach ($page->find("$card select")->findElements(WebDriverBy::tagName('option')) as $option) {
+                if (str_starts_with($option->getText(), $release)) {
+                    $option->click();
+
+                    return true;
+                }
+            }
+
+            return null;
+        });
+        $page->press('Hand off', $card)->see($release, "$card dd");
     }
 
     protected function close(Page $page): void

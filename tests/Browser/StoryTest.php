@@ -207,28 +207,4 @@ final class StoryTest extends BrowserCase
         $x = (int) round($width * $tMs / (int) $lanes->getAttribute('aria-valuemax')) - intdiv($width, 2);
         (new WebDriverActions($page->browser))->moveToElement($lanes, $x, 0)->click()->perform();
     }
-
-    private function release(Page $page, string $note): void
-    {
-        $page->press('Release …')->type('#release-note', $note)->press('Release revision', '.modal')->see('is made', '.modal');
-        $page->press('Go to Hand-off', '.modal')->see('Hand-off', 'h1');
-        $page->gone('.modal');
-    }
-
-    private function handOff(Page $page, string $player, string $release): void
-    {
-        $card = "[data-player=\"$player\"]";
-        $page->until("$release to choose", function () use ($page, $card, $release) {
-            foreach ($page->find("$card select")->findElements(WebDriverBy::tagName('option')) as $option) {
-                if (str_starts_with($option->getText(), $release)) {
-                    $option->click();
-
-                    return true;
-                }
-            }
-
-            return null;
-        });
-        $page->press('Hand off', $card)->see($release, "$card dd");
-    }
 }

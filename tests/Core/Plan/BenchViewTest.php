@@ -8,8 +8,13 @@ use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Document\Design;
 use UpperPane\Core\Document\SceneLayout;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Plan\BenchView;
+use UpperPane\Core\Surface\Ground;
+use UpperPane\Core\Surface\Panel;
+use UpperPane\Core\Surface\PanelGrid;
+use UpperPane\Core\Surface\Surface;
 use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
 
@@ -38,6 +43,20 @@ final class BenchViewTest extends TestCase
         }
         $this->expectException(\UpperPane\Core\Base\Refusal::class);
         Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => $most + 1]);
+    }
+
+    /** On a wall the seams' edges come before centre and thirds, and only in the direction in which they divide; a joint without width is one line. */
+    public function testSnapsToSeamsFirst(): void
+    {
+        $snaps = static function (bool $butted): array {
+            $wall = Surface::ofGrid(PanelGrid::of(Panel::of(Size::of(640, 540), 640_000, 540_000, [2000, 2000, 2000, 2000]), 3, 2, 0, 0, !$butted));
+            $layout = SceneLayout::of(Build::design($wall->canvas->width, $wall->canvas->height), 's-rest');
+
+            return BenchView::of($layout, $layout->resolved(), Ground::of($wall))['snaps'];
+        };
+        self::assertSame([640, 644, 1284, 1288, 964, 643, 1285], array_column($snaps(false)['x'], 'at'));
+        self::assertSame(['seam', 'seam', 'centre', 'third', 'third'], array_column($snaps(false)['y'], 'kind'));
+        self::assertSame([640, 1280], array_column(array_filter($snaps(true)['x'], static fn (array $line) => $line['kind'] === 'seam'), 'at'));
     }
 
     public function testNamesNeighboursBySide(): void
