@@ -8,6 +8,7 @@ use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Geometry\Area;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
 
 /** What is wrong between panels, outputs and players (model §2). Paths are JSON Pointers into the output map. */
@@ -64,7 +65,11 @@ final readonly class WiringCheck
         $whole = $output->raster->rect();
         foreach ($output->slices as $index => $slice) {
             $at = "$path/slices/$index";
-            $name = ['output' => $output->name(), 'panel' => $slice->panel];
+            $panel = $this->panel($slice->panel);
+            $name = ['output' => $output->name(), 'panel' => $panel === null ? $slice->panel : $panel->letter()];
+            if ($panel === null) {
+                $findings[] = Finding::of('output.panel_gone', Severity::Stop, "$at/panel", $name);
+            }
             if (!$whole->contains($slice->raster)) {
                 $findings[] = Finding::of('output.beyond_raster', Severity::Stop, "$at/raster", $name);
             }
@@ -84,6 +89,11 @@ final readonly class WiringCheck
         }
 
         return $findings;
+    }
+
+    private function panel(string $id): ?PlacedPanel
+    {
+        return array_values(array_filter($this->surface->panels, static fn (PlacedPanel $panel) => $panel->id === $id))[0] ?? null;
     }
 
     /** @param list<Slice> $others */

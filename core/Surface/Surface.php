@@ -142,7 +142,7 @@ final readonly class Surface
         $scaled = array_filter($panels, static fn (PlacedPanel $panel) => $panel->scaleX()->compare($one) !== 0 || $panel->scaleY()->compare($one) !== 0);
 
         return $scaled === [] ? [] : [Finding::of('wall.panels_scaled', Severity::Note, '/panels', [
-            'ids' => array_values(array_map(static fn (PlacedPanel $panel) => $panel->id, $scaled)),
+            'panels' => array_values(array_map(static fn (PlacedPanel $panel) => $panel->letter(), $scaled)),
         ])];
     }
 }

@@ -93,7 +93,7 @@ final class SurfaceTest extends BrowserCase
         $page->press('Arrange the panels freely')->click('.shape-drawing [data-panel="2"]')->typeIn('X', '1100');
         $page->see('overlap', '.findings');
         self::assertNotSame([], $page->all('.findings .finding-mark.stop'));
-        $page->press('1 and 2 overlap on purpose')->until('the stop is gone', fn () => $page->all('.column .finding-mark.stop') === []);
+        $page->press('A and B overlap on purpose')->until('the stop is gone', fn () => $page->all('.column .finding-mark.stop') === []);
         $page->press('Show what happens')->see('5772 × 2166', 'aside');
         $this->assertAccessible($page);
     }

@@ -84,7 +84,7 @@ onMounted(async () => {
         <label v-if="way === 'mode'">{{ t('surface.mode') }}<select v-model="mode" class="form-select form-select-sm"><option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option></select></label>
         <EdidField v-if="way === 'edid'" @read="edid = $event" />
         <template v-if="way === 'wall' && free">
-          <PanelList v-model="free" :findings="resolved?.findings ?? []" :chosen="chosen" @choose="chosen = $event" />
+          <PanelList v-model="free" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
           <button type="button" class="plain" @click="free = null">{{ t('shape.back-to-grid') }}</button>
         </template>
         <template v-else>

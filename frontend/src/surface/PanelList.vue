@@ -1,18 +1,20 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Finding, PanelShape, Shape } from '../api/types'
+import type { Finding, PanelShape, Resolved, Shape } from '../api/types'
 import NumberField from './NumberField.vue'
 
 /** A free arrangement by numbers: every panel with its place, turn and size; overlaps can be declared a blend. */
 const shape = defineModel<Shape>({ required: true })
-const props = defineProps<{ findings: Finding[]; chosen: string | null }>()
+const props = defineProps<{ resolved: Resolved | null; chosen: string | null }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 const { t } = useI18n()
 const turns = [0, 90, 180, 270] as const
 /** Every panel with the id and the place that the core would give it. */
 const panels = computed(() => (shape.value.panels ?? []).map((panel, index) => ({ ...panel, id: panel.id ?? String(index + 1), position_mm: panel.position_mm ?? ([0, 0] as [number, number]) })))
-const overlaps = computed(() => props.findings.filter((finding) => finding.code === 'wall.panels_overlap'))
+/** On the drawing panels go by the letters of their numbers, which follow their places; in the list they stay as they were entered. */
+const letter = (id: string): string => props.resolved?.panels.find((panel) => panel.id === id)?.letter ?? id
+const overlaps = computed(() => (props.resolved?.findings ?? []).filter((finding) => finding.code === 'wall.panels_overlap'))
 
 const put = (all: PanelShape[]): void => void (shape.value = { ...shape.value, panels: all })
 const set = (index: number, change: Partial<PanelShape>): void => put(panels.value.map((panel, at) => (at === index ? { ...panel, ...change } : panel)))
@@ -35,9 +37,9 @@ const blend = (finding: Finding): void => void (shape.value = { ...shape.value, 
 
 <template>
   <div class="panel-list">
-    <p v-for="finding in overlaps" :key="`${finding.params['a']} ${finding.params['b']}`"><button type="button" class="btn btn-sm btn-outline-dark" @click="blend(finding)">{{ t('shape.blend', { a: finding.params['a'] ?? '', b: finding.params['b'] ?? '' }) }}</button></p>
+    <p v-for="finding in overlaps" :key="`${finding.params['a']} ${finding.params['b']}`"><button type="button" class="btn btn-sm btn-outline-dark" @click="blend(finding)">{{ t('shape.blend', { a: letter(finding.params['a'] ?? ''), b: letter(finding.params['b'] ?? '') }) }}</button></p>
     <details v-for="(panel, index) in panels" :key="panel.id" :open="panel.id === chosen" class="panel-entry">
-      <summary @click="emit('choose', panel.id)"><b class="letter">{{ panel.id }}</b> <span class="measure">{{ panel.native.join(' × ') }} px · {{ panel.position_mm.join(', ') }} mm</span></summary>
+      <summary @click="emit('choose', panel.id)"><b class="letter">{{ letter(panel.id) }}</b> {{ panel.id }} <span class="measure">{{ panel.native.join(' × ') }} px · {{ panel.position_mm.join(', ') }} mm</span></summary>
       <div class="field-row">
         <NumberField :model-value="panel.position_mm[0]" :label="t('shape.x')" unit="mm" :path="`/panels/${index}/position_mm/0`" @update:model-value="pair(index, 'position_mm', 0, $event)" />
         <NumberField :model-value="panel.position_mm[1]" :label="t('shape.y')" unit="mm" :path="`/panels/${index}/position_mm/1`" @update:model-value="pair(index, 'position_mm', 1, $event)" />
@@ -51,7 +53,7 @@ const blend = (finding: Finding): void => void (shape.value = { ...shape.value, 
         <NumberField :model-value="panel.active_mm[0]" :label="t('shape.mm-width')" unit="mm" :path="`/panels/${index}/active_mm/0`" @update:model-value="pair(index, 'active_mm', 0, $event)" />
         <NumberField :model-value="panel.active_mm[1]" :label="t('shape.mm-height')" unit="mm" :path="`/panels/${index}/active_mm/1`" @update:model-value="pair(index, 'active_mm', 1, $event)" />
       </div>
-      <button type="button" class="plain" :disabled="panels.length === 1" @click="put(panels.filter((_, at) => at !== index))">{{ t('shape.remove', { id: panel.id }) }}</button>
+      <button type="button" class="plain" :disabled="panels.length === 1" @click="put(panels.filter((_, at) => at !== index))">{{ t('shape.remove', { id: letter(panel.id) }) }}</button>
     </details>
     <button type="button" class="btn btn-sm btn-outline-dark" @click="add">{{ t('shape.add') }}</button>
   </div>

@@ -57,7 +57,7 @@ async function make(): Promise<void> {
     <label v-if="single">{{ t('surface.mounting') }}<select v-model="turn" class="form-select form-select-sm"><option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option></select></label>
     <WallFields v-model="shape" figures />
     <button v-if="shape.grid" type="button" class="plain" :disabled="!resolved" @click="resolved && (shape = freed(shape, resolved))">{{ t('shape.free') }}</button>
-    <PanelList v-else v-model="shape" :findings="resolved?.findings ?? []" :chosen="chosen" @choose="chosen = $event" />
+    <PanelList v-else v-model="shape" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
     <RefusalNote :error="unclaimed" />
     <ul v-if="resolved?.findings.length" class="findings short"><li v-for="(finding, index) in resolved.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
     <div v-if="changed" class="button-row">

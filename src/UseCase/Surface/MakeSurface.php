@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Surface;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
@@ -37,20 +38,18 @@ final readonly class MakeSurface
         $input->keys(['made_as', 'portrait', 'sure', ...SurfaceSheet::FIELDS]);
         $madeAs = $input->id('made_as');
         $site = $this->surfaces->site($siteSlug);
-        $known = $this->entities->getRepository(SurfaceRow::class)->findOneBy(['madeAs' => $madeAs]);
-        if ($known !== null) {
-            return ['surface' => $known->code, 'repeated' => true];
-        }
         /** @var array<string, mixed> $raw */
         $raw = $input->raw();
         $fields = array_diff_key($raw, ['made_as' => 0, 'portrait' => 0, 'sure' => 0]);
-        $sheet = SurfaceSheet::fresh($fields + ['left_mm' => $this->freePlace($site)]);
         $portrait = $input->has('portrait') ? $input->bool('portrait') : null;
-        if (!$input->has('sure') || !$input->bool('sure')) {
-            $this->ask($site, $sheet, $portrait);
-        }
+        $sure = $input->has('sure') && $input->bool('sure');
 
-        return $this->keep($site, $sheet, $madeAs, $person);
+        return $this->once($site, $madeAs, function () use ($site, $fields, $portrait, $sure, $madeAs, $person): string {
+            $sheet = SurfaceSheet::fresh($fields + ['left_mm' => $this->freePlace($site)]);
+            $sure || $this->ask($site, $sheet, $portrait);
+
+            return $this->keep($site, $sheet, $madeAs, $person);
+        });
     }
 
     /** @return array{surface: string, repeated: bool} a copy that stands beside the last surface, without its wiring */
@@ -58,14 +57,34 @@ final readonly class MakeSurface
     {
         $input->keys(['made_as', 'name']);
         $row = $this->surfaces->row($code);
-        $sheet = $row->sheet()->with(['name' => $input->text('name', 120, 1), 'left_mm' => $this->freePlace($row->site), 'outputs' => null, 'archived' => false]);
-        $known = $this->entities->getRepository(SurfaceRow::class)->findOneBy(['madeAs' => $input->id('made_as')]);
+        [$name, $madeAs] = [$input->text('name', 120, 1), $input->id('made_as')];
 
-        return $known === null ? $this->keep($row->site, $sheet, $input->id('made_as'), $person) : ['surface' => $known->code, 'repeated' => true];
+        return $this->once($row->site, $madeAs, function () use ($row, $name, $madeAs, $person): string {
+            $sheet = $row->sheet()->with(['name' => $name, 'left_mm' => $this->freePlace($row->site), 'outputs' => null, 'archived' => false]);
+
+            return $this->keep($row->site, $sheet, $madeAs, $person);
+        });
     }
 
-    /** @return array{surface: string, repeated: bool} */
-    private function keep(Site $site, SurfaceSheet $sheet, string $madeAs, Person $person): array
+    /**
+     * One surface at a time is made at a site, so that a request sent twice finds the first, and no two take one code or place.
+     *
+     * @param \Closure(): string $make
+     *
+     * @return array{surface: string, repeated: bool}
+     */
+    private function once(Site $site, string $madeAs, \Closure $make): array
+    {
+        return $this->entities->wrapInTransaction(function () use ($site, $madeAs, $make): array {
+            $this->entities->refresh($site, LockMode::PESSIMISTIC_WRITE);
+            $known = $this->entities->getRepository(SurfaceRow::class)->findOneBy(['madeAs' => $madeAs]);
+
+            return $known === null ? ['surface' => $make(), 'repeated' => false] : ['surface' => $known->code, 'repeated' => true];
+        });
+    }
+
+    /** @return string its code */
+    private function keep(Site $site, SurfaceSheet $sheet, string $madeAs, Person $person): string
     {
         $code = $this->surfaces->freeCode((string) $sheet->field('name'));
         $row = new SurfaceRow($site, $code, $sheet, $madeAs);
@@ -76,7 +95,7 @@ final readonly class MakeSurface
         $this->entities->flush();
         $this->recorder->record($person, 'surface.make', $code, ['name' => $row->name]);
 
-        return ['surface' => $code, 'repeated' => false];
+        return $code;
     }
 
     private function ask(Site $site, SurfaceSheet $sheet, ?bool $portrait): void

@@ -134,6 +134,7 @@ final class OutputTest extends TestCase
             [[$output(1, $left, $right)], ['output.slices_overlap']],
             [[$output(1, $left), $output(2, $slice('2', [101, 0, 99, 50], [0, 0, 99, 50]))], ['output.panel_partly', 'output.uncovered']],
             [[$output(1, $left), $output(2, $slice('2', [101, 0, 100, 50], [1, 0, 100, 50]))], ['output.beyond_raster', 'output.uncovered']],
+            [[$output(1, $left), $output(2, $slice('3', [101, 0, 100, 50], [0, 0, 100, 50]))], ['output.panel_gone', 'output.panel_unwired']],
             [[$output(1, $left), $output(2, $slice('2', [101, 0, 101, 50], [0, 0, 100, 50]))], ['output.beyond_canvas', 'output.scaled']],
         ];
         foreach ($cases as [$outputs, $codes]) {
