@@ -139,7 +139,7 @@ final class Designs
      */
     private static function lookout(array $media): array
     {
-        $view = ['faces' => [[480_000, 300_000, 60_000, 160_000]]] + Sketch::picture($media['Lake at dawn.jpg']);
+        $view = ['faces' => [[420_000, 560_000, 140_000, 150_000]]] + Sketch::picture($media['Lake at dawn.jpg']);
 
         return [
             Sketch::split('z-0b0c1d00', 'rows', 1760, 'z-word'),

@@ -100,7 +100,7 @@ final readonly class Arrangement
                     if ($other->rect->right() <= $panel->rect->x) {
                         unset($bands[$band][$at]);
                     } elseif ($band === max($first, intdiv($other->rect->y, $bandPx))) {
-                        $findings[] = $this->overlap($other, $panel);
+                        $findings[] = $other->number < $panel->number ? $this->overlap($other, $panel) : $this->overlap($panel, $other);
                     }
                 }
                 $bands[$band][] = $panel;

@@ -37,6 +37,8 @@ final class LayoutTest extends ApiCase
 
         $whole = $this->call('GET', "/api/designs/$id", null, 200);
         self::assertSame([[$rect[2], $rect[3]], 'Lower strip'], [$whole['canvas'], $whole['area']]);
+        self::assertSame(['D' => [0, 0, 1920, 433], 'E' => [1926, 0, 1920, 433], 'F' => [3852, 0, 1920, 433]], $whole['panels'], 'what lies under the strip');
+        self::assertSame([[1920, 0, 6, 433], [3846, 0, 6, 433]], $whole['seams']);
         $plan = $this->call('GET', "/api/designs/$id/plan", null, 200);
         self::assertSame([$rect, [5772, 2166]], [$plan['plan']['zones'][0]['rect'], $plan['plan']['canvas']]);
         self::assertContains('area.rest_empty', array_column($plan['findings'], 'code'));

@@ -25,6 +25,8 @@ const names = computed(() => placeLabels(
   props.surfaces.map((one) => ({ x: at(one).left * props.scale, y: -(at(one).floor + one.face_um[1] / 1000) * props.scale, width: (one.face_um[0] / 1000) * props.scale, height: (one.face_um[1] / 1000) * props.scale })),
   props.surfaces.map((one) => Math.max(one.name.length, facts(one).length) * LETTER_PX + 2),
 ))
+/** A name that found no room beside its surface is joined to it by a line of so many px. */
+const leader = (one: SurfaceLine, index: number): number => Math.max(0, names.value[index]!.y + at(one).floor * props.scale - 8)
 const name = (one: SurfaceLine): string => t('elevation.face', { name: one.name, width: String(one.canvas[0]), height: String(one.canvas[1]), orientation: t(`elevation.${one.orientation}`), left: metres(one.left_mm), floor: metres(one.floor_mm) })
 const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000) }, (_, metre) => metre + 1))
 </script>
@@ -34,7 +36,7 @@ const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000)
     <SurfaceStill :surface="one" :width="(one.face_um[0] / 1000) * scale" :height="(one.face_um[1] / 1000) * scale" :moving="one.code === chosen" />
     <button type="button" class="surface-face" :data-surface="one.code" :aria-label="name(one)" :aria-pressed="one.code === chosen" @click="emit('choose', one.code)" @pointerdown.stop="emit('press', $event, one)" />
   </div>
-  <p v-for="(one, index) in surfaces" :key="`${one.code}-name`" class="surface-name" :style="{ left: `${names[index]!.x}px`, top: `${names[index]!.y}px` }" aria-hidden="true">{{ one.name }}<br /><span class="measure">{{ facts(one) }}</span></p>
+  <p v-for="(one, index) in surfaces" :key="`${one.code}-name`" class="surface-name" :style="{ left: `${names[index]!.x}px`, top: `${names[index]!.y}px`, '--leader': `${leader(one, index)}px` }" aria-hidden="true">{{ one.name }}<br /><span class="measure">{{ facts(one) }}</span></p>
   <svg class="floor" width="1" height="1" aria-hidden="true">
     <line :x1="-20000" :x2="20000" y1="0" y2="0" class="ground" />
     <g v-for="metre in lines" :key="metre"><line :x1="(personMm - 280) * scale" :x2="(personMm - 280) * scale + 6" :y1="-metre * 1000 * scale" :y2="-metre * 1000 * scale" class="rule" /><text :x="(personMm - 280) * scale - 4" :y="-metre * 1000 * scale + 3" text-anchor="end">{{ metre }} m</text></g>
