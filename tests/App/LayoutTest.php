@@ -27,6 +27,25 @@ final class LayoutTest extends ApiCase
         self::assertSame(['s-rest', true, null], [$gone['layout'], $gone['whole'], $gone['layouts']['other']], 'the bench is led back to the layout that is there');
     }
 
+    /** Two people in the two layouts of a scene do not get in each other's way; in one layout the later one chooses. */
+    public function testTwoPeopleInTwoLayouts(): void
+    {
+        $this->signIn();
+        $this->edit([['do' => 'layout.make', 'scene' => 's-rest', 'way' => 'crossed']], 1);
+        $this->signIn('ada');
+        $this->edit([Sketch::size('z-right', '900px')], 2);
+        $this->signIn();
+        $merged = $this->edit([['scene' => 's-rest.turned'] + Sketch::size('z-right', '700px')], 2, layout: 's-rest.turned');
+        self::assertSame([4, 'Ada Wren', 700], [$merged['revision'], $merged['between'][0]['author'], $merged['zones']['z-right']['rect'][3]]);
+
+        $conflict = $this->edit([Sketch::size('z-right', '800px')], 2, 409);
+        self::assertSame('design.changed_since', $conflict['code']);
+        self::assertContains('z-right', array_column($conflict['zones'], 'zone'));
+        $this->signIn('ada');
+        $gone = $this->edit([['do' => 'layout.put', 'scene' => 's-rest', 'glazing' => null, 'zones' => []]], 3, 409);
+        self::assertSame('design.changed_since', $gone['code'], 'a layout that another has just changed does not go unasked');
+    }
+
     public function testADesignForAnAreaLiesThereAndHoldsTheArea(): void
     {
         $this->signIn();

@@ -12,6 +12,7 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Surface\Joints;
+use UpperPane\Core\Surface\Numbering;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Surface\SurfaceReader;
@@ -163,6 +164,39 @@ final class ArrangementTest extends TestCase
         self::assertSame(['b', 'a', 'c'], $ids($this->surface(['panels' => [$at('a', 200, 0), $at('b', 0, 24), $at('c', 0, 80)]])));
         self::assertSame(['a', 'b'], $ids($this->surface(['panels' => [$at('b', 0, 25), $at('a', 200, 0)]])), 'half the height apart is the next row');
         self::assertSame(['c', 'a', 'b'], $ids($this->surface(['panels' => [$at('a', 101, 0, 100), $at('b', 202, 30, 40), $at('c', 0, 40, 20)]])));
+    }
+
+    /** However panels hang, numbering gives each one number, and the rows are those that the rule's own words give, tried on every panel. */
+    public function testNumberingIsAPermutationByTheRule(): void
+    {
+        $random = new Randomizer(new Mt19937(9));
+        for ($round = 0; $round < 200; ++$round) {
+            $faces = array_map(static fn () => [$random->getInt(0, 300), $random->getInt(0, 120), $random->getInt(1, 60), $random->getInt(1, 60)], range(1, $random->getInt(1, 14)));
+            self::assertSame($this->byTheRule($faces), Numbering::order($faces));
+        }
+    }
+
+    /**
+     * The topmost panel by centre begins a row; in it are all whose centres differ from its by less than half the lower height.
+     *
+     * @param list<array{int, int, int, int}> $faces
+     *
+     * @return list<int>
+     */
+    private function byTheRule(array $faces): array
+    {
+        $centre = static fn (int $i, int $axis) => $faces[$i][$axis] + $faces[$i][$axis + 2] / 2;
+        $left = array_keys($faces);
+        $order = [];
+        while ($left !== []) {
+            usort($left, static fn (int $a, int $b) => [$centre($a, 1), $centre($a, 0)] <=> [$centre($b, 1), $centre($b, 0)]);
+            $row = array_filter($left, static fn (int $i) => abs($centre($i, 1) - $centre($left[0], 1)) < min($faces[$i][3], $faces[$left[0]][3]) / 2);
+            usort($row, static fn (int $a, int $b) => [$centre($a, 0), $a] <=> [$centre($b, 0), $b]);
+            $order = [...$order, ...$row];
+            $left = array_values(array_diff($left, $row));
+        }
+
+        return $order;
     }
 
     public function testRefusesWhatCannotBeResolved(): void
