@@ -11,6 +11,7 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Layout\PartSize;
+use UpperPane\Core\Layout\ReflowScale;
 use UpperPane\Core\Layout\Sizing;
 
 /**
@@ -29,6 +30,7 @@ final readonly class Design
         public int $heightUm,
         public int $lettersUsed,
         public array $scenes,
+        public ReflowScale $reflow = ReflowScale::ShortSide,
     ) {
     }
 
@@ -47,7 +49,7 @@ final readonly class Design
      */
     public static function parse(Input $input, bool $stored = false): self
     {
-        $input->keys(['version', 'name', 'canvas', 'letters_used', 'scenes']);
+        $input->keys(['version', 'name', 'canvas', 'letters_used', 'reflow', 'scenes']);
         $input->choice('version', [self::VERSION]);
         $canvas = $input->child('canvas')->keys(['px', 'um']);
         $um = $canvas->list('um', 2, 2);
@@ -63,6 +65,7 @@ final readonly class Design
             $um[1]->asInt(1, \PHP_INT_MAX),
             $input->int('letters_used', 0, 1_000_000),
             $scenes,
+            $input->has('reflow') ? ReflowScale::from((string) $input->choice('reflow', array_column(ReflowScale::cases(), 'value'))) : ReflowScale::ShortSide,
         );
     }
 
@@ -97,12 +100,17 @@ final readonly class Design
 
     public function withScene(Scene $scene, int $lettersTaken = 0): self
     {
-        return new self($this->name, $this->canvas, $this->widthUm, $this->heightUm, $this->lettersUsed + $lettersTaken, array_replace($this->scenes, [$scene->id => $scene]));
+        return new self($this->name, $this->canvas, $this->widthUm, $this->heightUm, $this->lettersUsed + $lettersTaken, array_replace($this->scenes, [$scene->id => $scene]), $this->reflow);
     }
 
     public function withName(string $name): self
     {
-        return new self($name, $this->canvas, $this->widthUm, $this->heightUm, $this->lettersUsed, $this->scenes);
+        return new self($name, $this->canvas, $this->widthUm, $this->heightUm, $this->lettersUsed, $this->scenes, $this->reflow);
+    }
+
+    public function withReflow(ReflowScale $reflow): self
+    {
+        return new self($this->name, $this->canvas, $this->widthUm, $this->heightUm, $this->lettersUsed, $this->scenes, $reflow);
     }
 
     /** @return list<string> */
@@ -126,7 +134,7 @@ final readonly class Design
             'name' => $this->name,
             'canvas' => ['px' => $this->canvas->toArray(), 'um' => [$this->widthUm, $this->heightUm]],
             'letters_used' => $this->lettersUsed,
-        ];
+        ] + ($this->reflow === ReflowScale::ShortSide ? [] : ['reflow' => $this->reflow->value]);
     }
 
     /** @return array<string, mixed> */

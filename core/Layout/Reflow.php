@@ -12,7 +12,7 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * A glazing carried to a surface of another size: px are multiplied by s = the ratio of the short sides; px parts that
+ * A glazing carried to a surface of another size: px are multiplied by s, {@see ReflowScale}; px parts that
  * still do not fit become shares of the same value, with a finding. Reflow refuses only a canvas with fewer px than panes
  * (model §3).
  */
@@ -23,18 +23,39 @@ final readonly class Reflow
     {
     }
 
-    public static function to(Part $tree, Size $from, Size $to, ?Rational $pitchXUm = null, ?Rational $pitchYUm = null): self
+    public static function to(Part $tree, Sizing $design, Sizing $surface, ReflowScale $by = ReflowScale::ShortSide): self
     {
-        $scale = Rational::of($to->shortSide(), $from->shortSide());
+        [$to, $pitchXUm, $pitchYUm] = [$surface->canvas, $surface->pitchUm(Axis::X), $surface->pitchUm(Axis::Y)];
+        $scale = $by->between($design, $surface);
         $scaled = self::scaled($tree, $scale);
         $loosened = [];
-        $fitted = self::fitted($scaled, $to, $loosened, $pitchXUm, $pitchYUm, '/tree');
+        try {
+            $fitted = self::fitted($scaled, $to, $loosened, $pitchXUm, $pitchYUm, '/tree');
+            $glazing = Glazing::resolve($fitted, $to, $pitchXUm, $pitchYUm);
+        } catch (Refusal) {
+            // Parts that got too little here took it from each other: all of them give way together.
+            $fitted = $scaled instanceof Split ? self::bare($scaled) : $scaled;
+            $loosened = self::fixed($scaled, '/tree');
+            $glazing = Glazing::resolve($fitted, $to, $pitchXUm, $pitchYUm);
+        }
         $findings = array_map(
             static fn (array $part) => Finding::of('reflow.loosened', Severity::Caution, $part[0], ['size' => $part[1]]),
             $loosened,
         );
 
-        return new self($fitted, $scale, Glazing::resolve($fitted, $to, $pitchXUm, $pitchYUm), $findings);
+        return new self($fitted, $scale, $glazing, $findings);
+    }
+
+    /** @return list<array{string, string}> path and size of every part that is no share */
+    private static function fixed(Part $part, string $path): array
+    {
+        $fixed = [];
+        foreach ($part instanceof Split ? $part->parts : [] as $index => $child) {
+            $at = "$path/parts/$index";
+            $fixed = [...$fixed, ...($child->size()->isShare() ? [] : [[$at, $child->size()->toText()]]), ...self::fixed($child, $at)];
+        }
+
+        return $fixed;
     }
 
     private static function scaled(Part $part, Rational $scale): Part
@@ -109,11 +130,11 @@ final readonly class Reflow
         return $part->size()->isShare() ? $part : $part->withSize(PartSize::fr(max(1, $part->size()->shares())));
     }
 
-    /** The last resort: shares all the way down, no gutters, every pane at least 1 px. */
+    /** The last resort: shares all the way down, no gutters, every part at least 1 px. */
     private static function bare(Split $split): Split
     {
         $parts = array_map(static fn (Part $part) => $part instanceof Split
-            ? self::bare($part)->withSize(self::share($part)->size())
+            ? self::bare($part)->withLeast(1)->withSize(self::share($part)->size())
             : new Pane($part->id(), self::share($part)->size(), 1), $split->parts);
 
         return $split->withGutter(0)->withParts($parts);

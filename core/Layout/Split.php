@@ -46,6 +46,11 @@ final readonly class Split implements Part
         return new self($this->id, $this->axis, $this->gutterPx, $parts, $this->size, $this->minPx);
     }
 
+    public function withLeast(int $minPx): self
+    {
+        return new self($this->id, $this->axis, $this->gutterPx, $this->parts, $this->size, $minPx);
+    }
+
     /** The same parts along another axis. */
     public function along(Axis $axis): self
     {

@@ -14,6 +14,7 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Layout\Reflow;
+use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Surface;
 
@@ -30,7 +31,7 @@ final class PlanCompiler
         if ($place->size()->toArray() === $layout->canvas()->toArray()) {
             $glazing = $layout->resolved();
         } else {
-            $reflow = Reflow::to($layout->tree, $layout->canvas(), $place->size(), $surface->pitchXUm, $surface->pitchYUm);
+            $reflow = Reflow::to($layout->tree, $layout->sizing(), new Sizing($place->size(), $surface->pitchXUm, $surface->pitchYUm), $design->reflow);
             [$glazing, $findings, $context] = [$reflow->glazing, [...$findings, ...$reflow->findings], $context->scaledBy($reflow->scale)];
         }
         $zones = array_map(static fn (ZonePlan $zone) => $zone->movedBy($place->x, $place->y), self::zones($layout->scene, $glazing, $context, null));

@@ -67,6 +67,9 @@ final class WallTest extends BrowserCase
         $page->see('Gate 1 totem', '.beside');
         $page->see('Gate 2 totem', '.beside');
         $page->click('[data-beside="gate-1"] summary')->see('625 × 1920 px', '[data-beside="gate-1"] .sizes');
+        $page->tick('Café menu board')->click('[data-beside="cafe"] summary')->see('2640 × 2160 px', '[data-beside="cafe"] .sizes');
+        $page->choose('Sizes there', 'same_px')->see('1320 × 2160 px', '[data-beside="cafe"] .sizes');
+        $page->press('Undo')->see('2640 × 2160 px', '[data-beside="cafe"] .sizes');
         $page->press('Add portrait layout')->press('Columns become rows', '.modal')->see('1080 × 1920 px', '.title-block');
         $page->gone('.modal');
         $page->see('1080 × 1320 px', '[data-beside="gate-1"] .sizes');

@@ -11,7 +11,7 @@ use UpperPane\Core\Base\Refusal;
 final class CommandReader
 {
     public const NAMES = [
-        NameDesign::NAME, NameZone::NAME, SplitPane::NAME, MergePane::NAME, SpanPane::NAME, MoveMullion::NAME, SizePart::NAME, SetSizes::NAME,
+        NameDesign::NAME, SetReflow::NAME, NameZone::NAME, SplitPane::NAME, MergePane::NAME, SpanPane::NAME, MoveMullion::NAME, SizePart::NAME, SetSizes::NAME,
         SetGutter::NAME, PutGlazing::NAME, MakeLayout::NAME, PutLayout::NAME, SetFill::NAME, AddEntry::NAME, RemoveEntry::NAME, MoveEntry::NAME, SetEntry::NAME,
     ];
 
@@ -20,6 +20,7 @@ final class CommandReader
     {
         return match ($input->choice('do', self::NAMES)) {
             NameDesign::NAME => NameDesign::parse($input),
+            SetReflow::NAME => SetReflow::parse($input),
             NameZone::NAME => NameZone::parse($input),
             SplitPane::NAME => SplitPane::parse($input),
             MergePane::NAME => MergePane::parse($input),

@@ -36,8 +36,7 @@ final readonly class MakeLayout implements Command
         if ($scene->turned !== null) {
             throw Refusal::because('document.layout_there', '/scene');
         }
-        $turned = $design->canvas->turned(90);
-        $tree = $this->crossed ? self::crossed($scene->tree) : Reflow::to($scene->tree, $design->canvas, $turned, $design->pitchYUm(), $design->pitchXUm())->tree;
+        $tree = $this->crossed ? self::crossed($scene->tree) : Reflow::to($scene->tree, $design->sizing(), $design->sizing(true))->tree;
 
         return (new PutLayout($this->scene, $tree, []))->apply($design);
     }

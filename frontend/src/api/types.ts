@@ -110,6 +110,8 @@ export interface DesignAnswer {
   layout: string
   layouts: { own: [number, number]; other: [number, number] | null }
   missing: Finding[]
+  /** What a px becomes on surfaces of another size. */
+  reflow: 'short_side' | 'same_mm' | 'same_px'
   /** Everything is here, not only what changed. */
   whole?: boolean
   now_ms: number

@@ -119,6 +119,7 @@ final readonly class Answers
             'revision' => $loaded->row->revision,
             'canvas' => $layout->canvas()->toArray(),
             'scene' => $layout->scene->id,
+            'reflow' => $design->reflow->value,
             'layout' => $layout->name(),
             'layouts' => ['own' => $design->canvas->toArray(), 'other' => $other],
             'missing' => array_map(static fn (Finding $finding) => $finding->toArray(), PlanCompiler::missing($layout)),

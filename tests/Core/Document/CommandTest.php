@@ -48,7 +48,7 @@ final class CommandTest extends TestCase
             $design = $result->after;
         }
         ksort($done);
-        self::assertSame(['design.name', 'entry.add', 'entry.move', 'entry.remove', 'entry.set', 'fill.set', 'layout.make', 'layout.put', 'mullion.move', 'pane.merge', 'pane.span', 'pane.split', 'part.size', 'split.gutter', 'zone.name'], array_keys($done));
+        self::assertSame(['design.name', 'design.reflow', 'entry.add', 'entry.move', 'entry.remove', 'entry.set', 'fill.set', 'layout.make', 'layout.put', 'mullion.move', 'pane.merge', 'pane.span', 'pane.split', 'part.size', 'split.gutter', 'zone.name'], array_keys($done));
         self::assertTrue((new Validator())->validate(json_decode((string) json_encode($design->toArray())), (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/design.schema.json'))->isValid());
         foreach ([false, true] as $stored) {
             self::assertSame(self::bytes($design), self::bytes(Design::parse(Input::of(json_decode((string) json_encode($design->toArray()), true)), $stored)));
@@ -132,7 +132,7 @@ final class CommandTest extends TestCase
             9 => ['do' => 'entry.remove', 'entry' => count($playing) < 2 ? 'none' : $known] + $here,
             11 => ['do' => 'pane.span', 'scene' => $scene, 'pane' => $zone, 'over' => [[$x = $random->getInt(0, 1800), $y = $random->getInt(0, 1000), $random->getInt(1, 1920 - $x), $random->getInt(1, 1080 - $y)]], 'new' => "s$step"],
             12 => ['do' => 'layout.make', 'scene' => 's-rest', 'way' => $random->getInt(0, 1) === 0 ? 'same' : 'crossed'],
-            13 => $random->getInt(0, 3) > 0 ? ['do' => 'design.name', 'name' => 'Same'] : ['do' => 'layout.put', 'scene' => 's-rest', 'glazing' => null, 'zones' => []],
+            13 => $random->getInt(0, 3) > 0 ? ['do' => 'design.reflow', 'by' => ['short_side', 'same_mm', 'same_px'][$random->getInt(0, 2)]] : ['do' => 'layout.put', 'scene' => 's-rest', 'glazing' => null, 'zones' => []],
             10 => ['do' => 'entry.move', 'entry' => $known, 'before' => null] + $here,
             default => ['do' => 'entry.set', 'entry' => ['id' => $known, 'enabled' => false] + $entry] + $here,
         };
