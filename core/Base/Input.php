@@ -12,13 +12,21 @@ namespace UpperPane\Core\Base;
  */
 final readonly class Input
 {
-    private function __construct(private mixed $value, public string $path)
+    /** @param bool $strict objects are \stdClass and every array is a list, as {@see Json::decode()} gives them */
+    private function __construct(private mixed $value, public string $path, private bool $strict)
     {
     }
 
+    /** Over PHP values of our own, where an empty array may be a list or an object. */
     public static function of(mixed $value, string $path = ''): self
     {
-        return new self($value, $path);
+        return new self($value, $path, false);
+    }
+
+    /** Over decoded JSON in which objects are \stdClass. */
+    public static function json(mixed $value, string $path = ''): self
+    {
+        return new self($value, $path, true);
     }
 
     /**
@@ -48,12 +56,24 @@ final readonly class Input
             throw Refusal::because('input.missing', $this->pathTo($key), ['key' => $key]);
         }
 
-        return new self($this->object()[$key], $this->pathTo($key));
+        return new self($this->object()[$key], $this->pathTo($key), $this->strict);
     }
 
+    public function isNull(): bool
+    {
+        return $this->value === null;
+    }
+
+    /** The value as plain PHP arrays. */
     public function raw(): mixed
     {
-        return $this->value;
+        return $this->strict ? self::plain($this->value) : $this->value;
+    }
+
+    /** Null where the key is missing or null. */
+    public function optional(string $key): ?self
+    {
+        return $this->has($key) && !$this->child($key)->isNull() ? $this->child($key) : null;
     }
 
     public function text(string $key, int $most = 5000, int $least = 0): string
@@ -77,12 +97,27 @@ final readonly class Input
     /** An identifier as commands carry them: 1 to 64 letters, digits, `-`, `_` or `.`. */
     public function id(string $key): string
     {
-        $id = $this->text($key, 64, 1);
-        if (preg_match('/^[A-Za-z0-9_.-]+$/D', $id) !== 1) {
-            throw Refusal::because('input.id', $this->pathTo($key), ['value' => $id]);
-        }
+        return $this->child($key)->asId();
+    }
 
-        return $id;
+    public function asId(): string
+    {
+        $id = $this->asText(64, 1);
+
+        return preg_match('/^[A-Za-z0-9_.-]+$/D', $id) === 1 ? $id : throw Refusal::because('input.id', $this->path, ['value' => $id]);
+    }
+
+    /** The id of a thing that is made by this: it begins with a letter, so that no key of a document is ever a number. */
+    public function newId(string $key): string
+    {
+        return $this->child($key)->asNewId();
+    }
+
+    public function asNewId(): string
+    {
+        $id = $this->asId();
+
+        return ctype_alpha($id[0]) ? $id : throw Refusal::because('input.new_id', $this->path, ['value' => $id]);
     }
 
     public function int(string $key, int $least, int $most): int
@@ -109,14 +144,29 @@ final readonly class Input
         return $this->asParts(1000, $least, $most);
     }
 
+    /** The same in hundredths: 12.5 (degrees) → 1250 (centidegrees). */
+    public function asHundredths(int $least, int $most): int
+    {
+        return $this->asParts(100, $least, $most);
+    }
+
     /** The same in millionths: 0.6297 (mm) → 629700 (nm), for pitches. */
     public function asMillionths(int $least, int $most): int
     {
         return $this->asParts(1_000_000, $least, $most);
     }
 
+    private static function plain(mixed $value): mixed
+    {
+        if ($value instanceof \stdClass || is_array($value)) {
+            return array_map(self::plain(...), (array) $value);
+        }
+
+        return $value;
+    }
+
     /** Without an exponent: 0.000001, not 1.0E-6. */
-    private static function plain(float $value): string
+    private static function decimal(float $value): string
     {
         return rtrim(rtrim(sprintf('%.6F', $value), '0'), '.');
     }
@@ -128,7 +178,7 @@ final readonly class Input
         }
         $count = floor($this->value * $parts + 0.5);
         if ($count < $least || $count > $most) {
-            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => self::plain($least / $parts), 'most' => self::plain($most / $parts)]);
+            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => self::decimal($least / $parts), 'most' => self::decimal($most / $parts)]);
         }
 
         return (int) $count;
@@ -145,12 +195,25 @@ final readonly class Input
     public function choice(string $key, array $known): string|int
     {
         $child = $this->child($key);
-        if (!in_array($child->value, $known, true)) {
-            throw Refusal::because('input.choice', $child->path, ['value' => is_scalar($child->value) ? (string) $child->value : get_debug_type($child->value), 'known' => array_map(strval(...), $known)]);
+        $value = is_float($child->value) && floor($child->value) === $child->value ? (int) $child->value : $child->value;
+        if (!in_array($value, $known, true)) {
+            throw Refusal::because('input.choice', $child->path, ['value' => is_scalar($value) ? (string) $value : $child->typeName(), 'known' => array_map(strval(...), $known)]);
         }
 
         /** @var string|int */
-        return $child->value;
+        return $value;
+    }
+
+    /**
+     * @template E of \BackedEnum
+     *
+     * @param class-string<E> $enum
+     *
+     * @return E
+     */
+    public function enum(string $key, string $enum): \BackedEnum
+    {
+        return $enum::from($this->choice($key, array_column($enum::cases(), 'value')));
     }
 
     /** @return list<self> */
@@ -170,7 +233,7 @@ final readonly class Input
             throw Refusal::because('input.count', $this->path, ['count' => $count, 'least' => $least, 'most' => $most]);
         }
 
-        return array_map(fn (int $i) => new self($this->value[$i], $this->path.'/'.$i), array_keys($this->value));
+        return array_map(fn (int $i) => new self($this->value[$i], $this->path.'/'.$i, $this->strict), array_keys($this->value));
     }
 
     /** @return array<string, self> the members by key */
@@ -178,7 +241,7 @@ final readonly class Input
     {
         $members = [];
         foreach ($this->object() as $key => $value) {
-            $members[(string) $key] = new self($value, $this->pathTo((string) $key));
+            $members[(string) $key] = new self($value, $this->pathTo((string) $key), $this->strict);
         }
 
         return $members;
@@ -192,7 +255,10 @@ final readonly class Input
     /** @return array<array-key, mixed> */
     private function object(): array
     {
-        if (!is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
+        if ($this->value instanceof \stdClass) {
+            return (array) $this->value;
+        }
+        if ($this->strict || !is_array($this->value) || ($this->value !== [] && array_is_list($this->value))) {
             throw $this->wrongType('an object');
         }
 
@@ -201,6 +267,18 @@ final readonly class Input
 
     private function wrongType(string $wanted): Refusal
     {
-        return Refusal::because('input.type', $this->path, ['wanted' => $wanted, 'given' => get_debug_type($this->value)]);
+        return Refusal::because('input.type', $this->path, ['wanted' => $wanted, 'given' => $this->typeName()]);
+    }
+
+    private function typeName(): string
+    {
+        return match (true) {
+            $this->value === null => 'null',
+            is_bool($this->value) => 'true or false',
+            is_string($this->value) => 'text',
+            is_int($this->value), is_float($this->value) => 'a number',
+            is_array($this->value) && array_is_list($this->value) => 'a list',
+            default => 'an object',
+        };
     }
 }

@@ -17,4 +17,18 @@ final class Letters
 
         return $letters;
     }
+
+    /** From 0; null for what is no letter. */
+    public static function index(string $letters): ?int
+    {
+        if (preg_match('/^[A-Z]{1,4}$/D', $letters) !== 1) {
+            return null;
+        }
+        $index = 0;
+        foreach (str_split($letters) as $letter) {
+            $index = 26 * $index + ord($letter) - 64;
+        }
+
+        return $index - 1;
+    }
 }

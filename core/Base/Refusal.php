@@ -31,6 +31,16 @@ final class Refusal extends \DomainException implements Fault
         return new self($this->refusalCode, $prefix.$this->path, $this->params);
     }
 
+    /**
+     * The same refusal beside the field that caused it, with more said about it.
+     *
+     * @param array<string, string|int|list<string>> $params
+     */
+    public function at(string $path, array $params = []): self
+    {
+        return new self($this->refusalCode, $path, $params + $this->params);
+    }
+
     public function mend(): string
     {
         return Catalogue::mend($this->refusalCode, $this->params);

@@ -20,6 +20,17 @@ enum Axis: string
         return $this === self::X ? 'columns' : 'rows';
     }
 
+    public function lengthOf(Size $size): int
+    {
+        return $this === self::X ? $size->width : $size->height;
+    }
+
+    /** The same size with another length along this axis. */
+    public function sized(Size $size, int $lengthPx): Size
+    {
+        return $this === self::X ? Size::of($lengthPx, $size->height) : Size::of($size->width, $lengthPx);
+    }
+
     public function other(): self
     {
         return $this === self::X ? self::Y : self::X;

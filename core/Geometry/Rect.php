@@ -84,6 +84,11 @@ final readonly class Rect
         return new self($this->x + $x, $this->y + $y, $this->width, $this->height);
     }
 
+    public function equals(self $other): bool
+    {
+        return $this->x === $other->x && $this->y === $other->y && $this->width === $other->width && $this->height === $other->height;
+    }
+
     public function contains(self $other): bool
     {
         return $other->x >= $this->x && $other->y >= $this->y && $other->right() <= $this->right() && $other->bottom() <= $this->bottom();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Layout;
 
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
@@ -18,27 +17,31 @@ final class Glazing
     /** @var array<string, Rect> named splits by id */
     public array $splits = [];
 
-    /** @var list<Mullion> depth first, a split before its parts; empty after {@see rects()} */
+    /** @var list<Mullion> depth first, a split before its parts; empty after {@see ofPanes()} */
     public array $mullions = [];
 
-    private function __construct(private readonly ?Rational $pitchXUm, private readonly ?Rational $pitchYUm, private readonly bool $withMullions)
+    private function __construct(private readonly Pitches $pitches)
     {
     }
 
     /** @throws Refusal see {@see Shares::of()}; paths below `$path` */
-    public static function resolve(Part $tree, Size $canvas, ?Rational $pitchXUm = null, ?Rational $pitchYUm = null, string $path = '/tree'): self
+    public static function resolve(Part $tree, Size $canvas, Pitches $pitches = new Pitches(), string $path = '/tree'): self
     {
-        $glazing = new self($pitchXUm, $pitchYUm, true);
+        $glazing = new self($pitches);
         $glazing->place($tree, $canvas->rect(), $path);
 
         return $glazing;
     }
 
-    /** The rectangles alone, for who does not draw the lines. */
-    public static function rects(Part $tree, Size $canvas, ?Rational $pitchXUm, ?Rational $pitchYUm): self
+    /**
+     * Of rectangles that were found another way, without mullions.
+     *
+     * @param array<string, Rect> $panes by id, in tree order
+     */
+    public static function ofPanes(array $panes): self
     {
-        $glazing = new self($pitchXUm, $pitchYUm, false);
-        $glazing->place($tree, $canvas->rect(), '/tree');
+        $glazing = new self(new Pitches());
+        $glazing->panes = $panes;
 
         return $glazing;
     }
@@ -59,7 +62,7 @@ final class Glazing
             $this->splits[$part->id()] = $rect;
         }
         $axis = $part->axis;
-        $sizes = Shares::of($part, $rect->length($axis), $axis->value === 'x' ? $this->pitchXUm : $this->pitchYUm, $path);
+        $sizes = Shares::of($part, $rect->length($axis), $this->pitches, $path);
         $rects = [];
         $start = $rect->start($axis);
         foreach ($sizes as $px) {
@@ -70,9 +73,6 @@ final class Glazing
         $this->mullions = [];
         foreach ($part->parts as $index => $child) {
             $this->place($child, $rects[$index], "$path/parts/$index");
-        }
-        if (!$this->withMullions) {
-            return;
         }
         $own = array_map(fn (int $index) => $this->mullion($part, $rects, $index, $path), array_keys(array_slice($sizes, 1, null, true)));
         $this->mullions = [...$before, ...$own, ...$this->mullions];
@@ -89,7 +89,7 @@ final class Glazing
             $part->paneIds(),
             fn (string $id) => $this->panes[$id]->$edge($axis) === $line,
         ));
-        $least = static fn (Part $part) => max(1, $part->leastPx(), $part instanceof Split ? $part->neededPx($axis) : 0);
+        $least = fn (Part $part) => max(1, $part->leastPx(), Need::of($part, $axis, $this->pitches));
 
         return new Mullion(
             $axis,

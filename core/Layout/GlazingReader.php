@@ -12,7 +12,8 @@ use UpperPane\Core\Geometry\Size;
 /** Reads a glazing tree from untrusted JSON. Splits may carry an `id`; panes are named by `pane`. */
 final class GlazingReader
 {
-    private const DEEPEST = 32;
+    /** Splits within splits (model: 64 are enough for any wall). */
+    public const DEEPEST = 64;
 
     /** @throws Refusal for a wrong shape; `glaze.pane_twice` when a pane or split id stands twice */
     public static function read(Input $tree): Part
@@ -44,10 +45,10 @@ final class GlazingReader
 
     private static function node(Input $node, bool $root, int $depth): Part
     {
-        if ($depth > self::DEEPEST) {
+        $isPane = $node->has('pane');
+        if (!$isPane && $depth > self::DEEPEST) {
             throw Refusal::because('glaze.too_deep', $node->path, ['most' => self::DEEPEST]);
         }
-        $isPane = $node->has('pane');
         $node->keys([...($root ? [] : ['size', 'min']), ...($isPane ? ['pane'] : ['id', 'split', 'gutter', 'parts'])]);
         $size = $root ? PartSize::fr(1) : PartSize::parse($node->child('size'));
         $min = $node->has('min') ? $node->int('min', 0, Size::LARGEST_PX) : 0;

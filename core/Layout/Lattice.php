@@ -15,8 +15,13 @@ final readonly class Lattice
     {
     }
 
+    /** @throws Refusal `lattice.too_fine` when there are more cells than px along an axis */
     public static function of(Size $canvas, int $columns, int $rows): self
     {
+        if ($columns > $canvas->width || $rows > $canvas->height) {
+            throw Refusal::because('lattice.too_fine', '', ['columns' => $columns, 'rows' => $rows, 'width' => $canvas->width, 'height' => $canvas->height]);
+        }
+
         return new self($canvas, $columns, $rows);
     }
 

@@ -31,6 +31,11 @@ final readonly class Pane implements Part
         return new self($this->id, $size, $this->minPx);
     }
 
+    public function withLeast(int $minPx): static
+    {
+        return new self($this->id, $this->size, $minPx);
+    }
+
     public function paneIds(): array
     {
         return [$this->id];

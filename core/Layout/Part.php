@@ -17,6 +17,8 @@ interface Part
 
     public function withSize(PartSize $size): static;
 
+    public function withLeast(int $minPx): static;
+
     /** @return list<string> ids of the panes below, in tree order */
     public function paneIds(): array;
 

@@ -72,9 +72,20 @@ final readonly class PartSize
         return $this->unit === SizeUnit::Fr;
     }
 
-    public function shares(): int
+    /** A share's number, or the px of a size in px. */
+    public function whole(): int
     {
         return intdiv($this->thousandths, 1000);
+    }
+
+    /** The exact length of a size in px, or in mm where the pitch is known; null for what depends on the parent. */
+    public function fixedPx(?Rational $pitchUm): ?Rational
+    {
+        return match ($this->unit) {
+            SizeUnit::Px => Rational::of($this->whole()),
+            SizeUnit::Mm => $pitchUm === null ? null : Rational::of($this->thousandths)->dividedBy($pitchUm),
+            SizeUnit::Percent, SizeUnit::Fr => null,
+        };
     }
 
     /** The same unit holding a new length of whole px, as nearly as three decimals can say it. */
@@ -90,7 +101,7 @@ final readonly class PartSize
     /** Design px to px on another surface; other units stay. */
     public function scaled(Rational $scale): self
     {
-        return $this->unit === SizeUnit::Px ? self::px(max(1, $scale->times(Rational::of($this->shares()))->round())) : $this;
+        return $this->unit === SizeUnit::Px ? self::px(max(1, $scale->times(Rational::of($this->whole()))->round())) : $this;
     }
 
     public function toText(): string

@@ -6,137 +6,88 @@ namespace UpperPane\Core\Layout;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * A glazing carried to a surface of another size: px are multiplied by s, {@see ReflowScale}; px parts that
- * still do not fit become shares of the same value, with a finding. Reflow refuses only a canvas with fewer px than panes
- * (model §3).
+ * A glazing carried to a surface of another size (model §3): px, minimums and gutters are multiplied by s ({@see ReflowScale})
+ * and rounded, mm follow the pitch there, % the length there. A split that does not fit there is loosened by itself, see
+ * {@see Loosening}. A layout that resolves on its own canvas is never refused; with fewer px than panes the last ones are
+ * left out.
  */
-final readonly class Reflow
+final class Reflow
 {
-    /** @param list<Finding> $findings */
-    private function __construct(public Part $tree, public Rational $scale, public Glazing $glazing, public array $findings)
+    /** @var array<string, Rect> */
+    private array $panes = [];
+
+    /** @var list<string> */
+    private array $leftOut = [];
+
+    /** @var list<Finding> */
+    private array $findings = [];
+
+    private function __construct(public readonly Rational $scale, private readonly Sizing $own, private readonly Sizing $there)
     {
     }
 
-    public static function to(Part $tree, Sizing $design, Sizing $surface, ReflowScale $by = ReflowScale::ShortSide): self
+    /** @throws Refusal when the layout does not resolve on its own canvas */
+    public static function to(Part $tree, Sizing $own, Sizing $there, ReflowScale $by = ReflowScale::ShortSide, string $path = '/tree'): Reflowed
     {
-        [$to, $pitchXUm, $pitchYUm] = [$surface->canvas, $surface->pitchUm(Axis::X), $surface->pitchUm(Axis::Y)];
-        $scale = $by->between($design, $surface);
-        $scaled = self::scaled($tree, $scale);
-        $loosened = [];
+        $reflow = new self($by->between($own, $there), $own, $there);
+        [$carried, $exact] = $reflow->place($tree, self::scaled($tree, $reflow->scale), $own->canvas, $there->canvas->rect(), $path);
+
+        return new Reflowed($reflow->scale, Glazing::ofPanes($reflow->panes), $reflow->resolvesTo($carried) ? $carried : $exact, $reflow->leftOut, $reflow->findings);
+    }
+
+    /** Where splits gave way below others, sizes as written may come out otherwise when they are resolved anew. */
+    private function resolvesTo(Part $tree): bool
+    {
         try {
-            $fitted = self::fitted($scaled, $to, $loosened, $pitchXUm, $pitchYUm, '/tree');
-            $glazing = Glazing::resolve($fitted, $to, $pitchXUm, $pitchYUm);
+            $panes = $this->there->resolve($tree)->panes;
         } catch (Refusal) {
-            // Parts that got too little here took it from each other: all of them give way together.
-            $fitted = $scaled instanceof Split ? self::bare($scaled) : $scaled;
-            $loosened = self::fixed($scaled, '/tree');
-            $glazing = Glazing::resolve($fitted, $to, $pitchXUm, $pitchYUm);
+            return false;
         }
-        $findings = array_map(
-            static fn (array $part) => Finding::of('reflow.loosened', Severity::Caution, $part[0], ['size' => $part[1]]),
-            $loosened,
-        );
 
-        return new self($fitted, $scale, $glazing, $findings);
+        return array_map(static fn (Rect $rect) => $rect->toArray(), $panes) === array_map(static fn (Rect $rect) => $rect->toArray(), $this->panes);
     }
 
-    /** @return list<array{string, string}> path and size of every part that is no share */
-    private static function fixed(Part $part, string $path): array
+    /** @return array{Part, Part} the part there, with sizes as written, and with shares of just its px */
+    private function place(Part $part, Part $scaled, Size $ownBox, Rect $rect, string $path): array
     {
-        $fixed = [];
-        foreach ($part instanceof Split ? $part->parts : [] as $index => $child) {
-            $at = "$path/parts/$index";
-            $fixed = [...$fixed, ...($child->size()->isShare() ? [] : [[$at, $child->size()->toText()]]), ...self::fixed($child, $at)];
+        if (!$part instanceof Split || !$scaled instanceof Split) {
+            $this->panes[$part->id()] = $rect;
+
+            return [$scaled, $scaled];
+        }
+        $axis = $part->axis;
+        $ownPx = Shares::of($part, $axis->lengthOf($ownBox), $this->own->pitches, $path);
+        $fitted = Loosening::fit($scaled, $ownPx, $this->scale, $rect->length($axis), $this->there->pitches, $path);
+        $this->findings = [...$this->findings, ...$fitted->findings];
+        $start = $rect->start($axis);
+        $parts = $exact = [];
+        foreach ($part->parts as $index => $child) {
+            $px = $fitted->px[$index] ?? null;
+            if ($px === null) {
+                $this->leftOut = [...$this->leftOut, ...$child->paneIds()];
+                continue;
+            }
+            $written = $fitted->split->parts[$index];
+            [$inner, $innerExact] = $this->place($child, $scaled->parts[$index], $axis->sized($ownBox, $ownPx[$index]), $rect->along($axis, $start, $px), "$path/parts/$index");
+            $parts[] = $inner->withSize($written->size())->withLeast($written->leastPx());
+            $exact[] = $innerExact->withSize(PartSize::fr($px))->withLeast(0);
+            $start += $px + $fitted->split->gutterPx;
         }
 
-        return $fixed;
+        return [$fitted->split->withParts($parts), $fitted->split->withParts($exact)];
     }
 
     private static function scaled(Part $part, Rational $scale): Part
     {
-        $sized = $part->withSize($part->size()->scaled($scale));
-        if (!$sized instanceof Split) {
-            return $sized;
-        }
+        $sized = $part->withSize($part->size()->scaled($scale))->withLeast($scale->times(Rational::of($part->leastPx()))->round());
 
-        return $sized
-            ->withGutter($scale->times(Rational::of($sized->gutterPx))->round())
-            ->withParts(array_map(static fn (Part $child) => self::scaled($child, $scale), $sized->parts));
-    }
-
-    /**
-     * Tries the part at its size; what cannot be resolved is loosened to shares, without gutters where even these are too many.
-     *
-     * @param list<array{string, string}> $loosened path and size of what gave way
-     */
-    private static function fitted(Part $part, Size $box, array &$loosened, ?Rational $pitchXUm, ?Rational $pitchYUm, string $path): Part
-    {
-        if (!$part instanceof Split) {
-            return $part;
-        }
-        $length = $part->axis === Axis::X ? $box->width : $box->height;
-        $sizes = self::attempt($part, $length, $part->axis === Axis::X ? $pitchXUm : $pitchYUm);
-        if ($sizes === null) {
-            foreach ($part->parts as $index => $child) {
-                if (!$child->size()->isShare()) {
-                    $loosened[] = ["$path/parts/$index", $child->size()->toText()];
-                }
-            }
-            $part = self::loosened($part, $length);
-            $sizes = self::attempt($part, $length, null);
-        }
-        if ($sizes === null) {
-            $part = self::bare($part);
-            $sizes = Shares::of($part, $length, null, $path);
-        }
-        $parts = [];
-        foreach ($part->parts as $index => $child) {
-            $inner = $part->axis === Axis::X ? Size::of($sizes[$index], $box->height) : Size::of($box->width, $sizes[$index]);
-            $parts[] = self::fitted($child, $inner, $loosened, $pitchXUm, $pitchYUm, "$path/parts/$index");
-        }
-
-        return $part->withParts($parts);
-    }
-
-    /** @return list<int>|null */
-    private static function attempt(Split $split, int $lengthPx, ?Rational $pitchUm): ?array
-    {
-        try {
-            return Shares::of($split, $lengthPx, $pitchUm, '');
-        } catch (Refusal) {
-            return null;
-        }
-    }
-
-    private static function loosened(Split $split, int $lengthPx): Split
-    {
-        $spare = $lengthPx - count($split->parts);
-        $gutter = count($split->parts) > 1 ? min($split->gutterPx, max(0, intdiv($spare, 2 * (count($split->parts) - 1)))) : 0;
-
-        return $split->withGutter($gutter)->withParts(array_map(
-            static fn (Part $child) => self::share($child),
-            $split->parts,
-        ));
-    }
-
-    private static function share(Part $part): Part
-    {
-        return $part->size()->isShare() ? $part : $part->withSize(PartSize::fr(max(1, $part->size()->shares())));
-    }
-
-    /** The last resort: shares all the way down, no gutters, every part at least 1 px. */
-    private static function bare(Split $split): Split
-    {
-        $parts = array_map(static fn (Part $part) => $part instanceof Split
-            ? self::bare($part)->withLeast(1)->withSize(self::share($part)->size())
-            : new Pane($part->id(), self::share($part)->size(), 1), $split->parts);
-
-        return $split->withGutter(0)->withParts($parts);
+        return $sized instanceof Split
+            ? $sized->withGutter($scale->times(Rational::of($sized->gutterPx))->round())->withParts(array_map(static fn (Part $child) => self::scaled($child, $scale), $sized->parts))
+            : $sized;
     }
 }

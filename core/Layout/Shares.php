@@ -16,18 +16,21 @@ use UpperPane\Core\Geometry\Rational;
 final class Shares
 {
     /**
+     * @param bool $bare minimums and needs give way, so that only 1 px for every pane is held (reflow)
+     *
      * @return list<int> px per part
      *
      * @throws Refusal `glaze.too_large`, `glaze.not_filled` with the parts and the px; `glaze.pane_too_small`
      */
-    public static function of(Split $split, int $parentPx, ?Rational $pitchUm, string $path): array
+    public static function of(Split $split, int $parentPx, Pitches $pitches, string $path, bool $bare = false): array
     {
         $availablePx = $parentPx - $split->guttersPx();
-        $plain = self::plain($split, $availablePx);
+        $least = array_map(static fn (Part $part) => $bare ? Need::bare($part, $split->axis) : max($part->leastPx(), Need::of($part, $split->axis, $pitches)), $split->parts);
+        $plain = self::plain($split, $availablePx, $least);
         if ($plain !== null) {
             return $plain;
         }
-        $ideals = self::ideals($split, $parentPx, $availablePx, $pitchUm, $path);
+        $ideals = self::ideals($split, $parentPx, $least, $pitches->along($split->axis), $path);
         $sizes = self::whole($split->parts, $ideals, $availablePx);
         foreach ($sizes as $index => $px) {
             if ($px < 1) {
@@ -41,16 +44,18 @@ final class Shares
     /**
      * The common case in whole numbers: only shares, every one at or above its minimum and 1 px. Null when it is not that case.
      *
+     * @param list<int> $least px per part
+     *
      * @return list<int>|null
      */
-    private static function plain(Split $split, int $availablePx): ?array
+    private static function plain(Split $split, int $availablePx, array $least): ?array
     {
         $shares = [];
         foreach ($split->parts as $part) {
             if (!$part->size()->isShare()) {
                 return null;
             }
-            $shares[] = $part->size()->shares();
+            $shares[] = $part->size()->whole();
         }
         $total = array_sum($shares);
         if ($availablePx < 1 || $total > intdiv(\PHP_INT_MAX, $availablePx)) {
@@ -60,7 +65,7 @@ final class Shares
         foreach ($shares as $index => $share) {
             $sizes[] = intdiv($share * $availablePx, $total);
             $rests[$index] = $share * $availablePx % $total;
-            if ($sizes[$index] < max(1, self::least($split->parts[$index], $split))) {
+            if ($sizes[$index] < max(1, $least[$index])) {
                 return null;
             }
         }
@@ -72,14 +77,19 @@ final class Shares
         return array_values($sizes);
     }
 
-    /** @return list<Rational> */
-    private static function ideals(Split $split, int $parentPx, int $availablePx, ?Rational $pitchUm, string $path): array
+    /**
+     * @param list<int> $least px per part
+     *
+     * @return list<Rational>
+     */
+    private static function ideals(Split $split, int $parentPx, array $least, ?Rational $pitchUm, string $path): array
     {
+        $availablePx = $parentPx - $split->guttersPx();
         $left = Rational::of($availablePx);
         $ideals = $open = [];
         foreach ($split->parts as $index => $part) {
             if ($part->size()->isShare()) {
-                $open[$index] = self::least($part, $split);
+                $open[$index] = $least[$index];
                 continue;
             }
             $ideals[$index] = $part->size()->idealPx($parentPx, $pitchUm, "$path/parts/$index/size");
@@ -110,11 +120,11 @@ final class Shares
     {
         $ideals = [];
         while ($open !== []) {
-            $shares = array_sum(array_map(static fn (int $index) => $parts[$index]->size()->shares(), array_keys($open)));
+            $shares = array_sum(array_map(static fn (int $index) => $parts[$index]->size()->whole(), array_keys($open)));
             $each = $left->compare(Rational::of(0)) > 0 ? $left->dividedBy(Rational::of($shares)) : Rational::of(0);
-            $frozen = array_filter($open, static fn (int $least, int $index) => $each->times(Rational::of($parts[$index]->size()->shares()))->compare(Rational::of($least)) < 0, \ARRAY_FILTER_USE_BOTH);
+            $frozen = array_filter($open, static fn (int $least, int $index) => $each->times(Rational::of($parts[$index]->size()->whole()))->compare(Rational::of($least)) < 0, \ARRAY_FILTER_USE_BOTH);
             foreach ($frozen === [] ? $open : $frozen as $index => $least) {
-                $ideals[$index] = $frozen === [] ? $each->times(Rational::of($parts[$index]->size()->shares())) : Rational::of($least);
+                $ideals[$index] = $frozen === [] ? $each->times(Rational::of($parts[$index]->size()->whole())) : Rational::of($least);
             }
             foreach ($frozen as $least) {
                 $left = $left->minus(Rational::of($least));
@@ -145,11 +155,6 @@ final class Shares
         }
 
         return array_values($sizes);
-    }
-
-    private static function least(Part $part, Split $split): int
-    {
-        return max($part->leastPx(), $part instanceof Split ? $part->neededPx($split->axis) : 0);
     }
 
     /** @return array<string, string|int|list<string>> */

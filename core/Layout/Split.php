@@ -46,7 +46,7 @@ final readonly class Split implements Part
         return new self($this->id, $this->axis, $this->gutterPx, $parts, $this->size, $this->minPx);
     }
 
-    public function withLeast(int $minPx): self
+    public function withLeast(int $minPx): static
     {
         return new self($this->id, $this->axis, $this->gutterPx, $this->parts, $this->size, $minPx);
     }
@@ -67,14 +67,6 @@ final readonly class Split implements Part
         return $this->gutterPx * (count($this->parts) - 1);
     }
 
-    /** The least px this subtree needs along an axis: its fixed px, its minimums and its gutters. */
-    public function neededPx(Axis $axis): int
-    {
-        $needs = array_map(fn (Part $part) => $this->neededByPart($part, $axis), $this->parts);
-
-        return $axis === $this->axis ? array_sum($needs) + $this->guttersPx() : max(0, ...$needs);
-    }
-
     public function paneIds(): array
     {
         return array_merge(...array_map(static fn (Part $part) => $part->paneIds(), $this->parts));
@@ -87,15 +79,5 @@ final readonly class Split implements Part
             + ($this->id === '' ? [] : ['id' => $this->id])
             + ['split' => $this->axis->splitName(), 'gutter' => $this->gutterPx]
             + ['parts' => array_map(static fn (Part $part) => $part->toArray(), $this->parts)];
-    }
-
-    private function neededByPart(Part $part, Axis $axis): int
-    {
-        $inner = $part instanceof self ? $part->neededPx($axis) : 0;
-        if ($axis !== $this->axis) {
-            return $inner;
-        }
-
-        return $part->size()->unit === SizeUnit::Px ? $part->size()->shares() : max($part->leastPx(), $inner);
     }
 }

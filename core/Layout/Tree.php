@@ -47,6 +47,14 @@ final class Tree
         return $parts === $tree->parts ? $tree : $tree->withParts($parts);
     }
 
+    /** The same tree with a pane under another id. */
+    public static function renamed(Part $tree, string $from, string $to): Part
+    {
+        $pane = self::find($tree, $from);
+
+        return $pane instanceof Pane ? self::replace($tree, $from, new Pane($to, $pane->size(), $pane->leastPx())) : $tree;
+    }
+
     /**
      * The split with new lengths for some parts, in px: parts with a unit of their own keep it; all shares are rewritten
      * as fr equal to their px, so that the others stay where they are (model §3).
@@ -77,7 +85,7 @@ final class Tree
     {
         return array_values(array_filter(
             $before->parts,
-            static fn (Part $part, int $i) => $part->size()->toText() !== $after->parts[$i]->size()->toText(),
+            static fn (Part $part, int $i) => $part->size()->toText() !== $after->parts[$i]->size()->toText() || $part->leastPx() !== $after->parts[$i]->leastPx(),
             \ARRAY_FILTER_USE_BOTH,
         ));
     }

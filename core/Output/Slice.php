@@ -116,8 +116,8 @@ final readonly class Slice
         $f -= $b * $this->canvas->x + $d * $this->canvas->y;
         $scaleX = Rational::of($this->raster->width, $turned->width);
         $scaleY = Rational::of($this->raster->height, $turned->height);
-        $x = static fn (int $value, int $offset = 0) => (string) $scaleX->times(Rational::of($value))->plus(Rational::of($offset))->decimal(6);
-        $y = static fn (int $value, int $offset = 0) => (string) $scaleY->times(Rational::of($value))->plus(Rational::of($offset))->decimal(6);
+        $x = static fn (int $value, int $offset = 0) => $scaleX->times(Rational::of($value))->plus(Rational::of($offset))->plain(6);
+        $y = static fn (int $value, int $offset = 0) => $scaleY->times(Rational::of($value))->plus(Rational::of($offset))->plain(6);
 
         return [$x($a), $y($b), $x($c), $y($d), $x($e, $this->raster->x), $y($f, $this->raster->y)];
     }

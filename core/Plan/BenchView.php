@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
-use UpperPane\Core\Document\Scene;
-use UpperPane\Core\Document\SceneLayout;
+use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Axis;
+use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\Mullion;
 use UpperPane\Core\Layout\Part;
@@ -14,27 +14,39 @@ use UpperPane\Core\Layout\Split;
 use UpperPane\Core\Layout\Tree;
 use UpperPane\Core\Surface\Ground;
 
-/** What the bench needs to edit a scene without computing a rule: mullions with limits and linked lines, snap lines, sizes, neighbours. */
-final class BenchView
+/**
+ * What the bench needs to edit a layout without computing a rule: mullions with limits and linked lines, snap lines with their
+ * order, sizes as written and as resolved, where a pane is halved, neighbours.
+ */
+final readonly class BenchView
 {
-    /** @return array<string, mixed> */
-    public static function of(SceneLayout $layout, Glazing $glazing, ?Ground $ground): array
+    private function __construct(private LayoutAt $at, private Glazing $glazing)
     {
+    }
+
+    /** @return array<string, mixed> */
+    public static function of(LayoutAt $at, ?Ground $ground): array
+    {
+        $view = new self($at, $at->glazing());
+
         return [
-            'mullions' => array_map(static fn (Mullion $mullion) => self::mullion($mullion, $glazing, $layout->tree), $glazing->mullions),
-            'snaps' => self::snaps($layout, $ground),
-            'parts' => self::parts($layout->tree, $layout->scene),
+            'mullions' => array_map($view->mullion(...), $view->glazing->mullions),
+            'snaps' => SnapLines::of($at->canvas(), $view->glazing, $ground),
+            'parts' => (object) $view->parts($at->tree()),
+            'root' => $view->halves($at->tree(), null),
         ];
     }
 
     /** @return array<string, mixed> */
-    private static function mullion(Mullion $mullion, Glazing $glazing, Part $tree): array
+    private function mullion(Mullion $mullion): array
     {
-        $linked = self::linked($mullion, $glazing, $tree);
+        $linked = $this->linked($mullion);
+        [$before, $after] = array_map($this->glazing->rect(...), $mullion->partIds);
 
         return [
             'axis' => $mullion->axis->value, 'at' => $mullion->at, 'gutter' => $mullion->gutter,
             'from' => $mullion->from, 'to' => $mullion->to,
+            'start' => $before?->start($mullion->axis) ?? 0, 'end' => $after?->end($mullion->axis) ?? 0,
             'before' => $mullion->partIds[0], 'after' => $mullion->partIds[1], 'between' => $mullion->between,
             'range' => $mullion->rangePx,
             'linked' => array_map(static fn (Mullion $line) => $line->partIds[1], $linked),
@@ -50,16 +62,17 @@ final class BenchView
      *
      * @return non-empty-list<Mullion>
      */
-    private static function linked(Mullion $mullion, Glazing $glazing, Part $tree): array
+    private function linked(Mullion $mullion): array
     {
-        $family = Tree::parent($tree, $mullion->splitId)?->id();
-        $candidates = $family === null ? [] : array_filter($glazing->mullions, static fn (Mullion $line) => $line->axis === $mullion->axis
+        $tree = $this->at->tree();
+        $family = Tree::parent($tree, $mullion->splitId);
+        $alike = $family === null ? [] : array_filter($this->glazing->mullions, static fn (Mullion $line) => $line->axis === $mullion->axis
             && $line->at === $mullion->at && $line->gutter === $mullion->gutter && $line !== $mullion
-            && Tree::parent($tree, $line->splitId)?->id() === $family);
-        $gap = $family === null ? 0 : self::gutterOf($tree, $family);
+            && Tree::parent($tree, $line->splitId)?->id() === $family->id());
+        $gap = $family->gutterPx ?? 0;
         $linked = [$mullion];
         do {
-            $met = array_filter($candidates, static fn (Mullion $line) => !in_array($line, $linked, true)
+            $met = array_filter($alike, static fn (Mullion $line) => !in_array($line, $linked, true)
                 && array_filter($linked, static fn (Mullion $other) => $line->from === $other->to + $gap || $other->from === $line->to + $gap) !== []);
             $linked = [...$linked, ...array_values($met)];
         } while ($met !== []);
@@ -67,69 +80,61 @@ final class BenchView
         return $linked;
     }
 
-    private static function gutterOf(Part $tree, string $splitId): int
-    {
-        $split = Tree::find($tree, $splitId);
-
-        return $split instanceof Split ? $split->gutterPx : 0;
-    }
-
-    /** @return array<string, list<array{at: int, kind: string}>> per axis: seams first, then centre and thirds */
-    private static function snaps(SceneLayout $layout, ?Ground $ground): array
-    {
-        $snaps = [];
-        foreach (Axis::cases() as $axis) {
-            $length = $layout->canvas()->rect()->length($axis);
-            $lines = [];
-            foreach ($ground->seams ?? [] as $seam) {
-                if ($seam->length($axis->other()) > $seam->length($axis)) {
-                    $lines[] = ['at' => $seam->start($axis), 'kind' => 'seam'];
-                    $lines[] = ['at' => $seam->end($axis), 'kind' => 'seam'];
-                }
-            }
-            $lines[] = ['at' => intdiv($length + 1, 2), 'kind' => 'centre'];
-            $lines[] = ['at' => intdiv(2 * $length + 3, 6), 'kind' => 'third'];
-            $lines[] = ['at' => intdiv(4 * $length + 3, 6), 'kind' => 'third'];
-            $snaps[$axis->value] = array_values(array_unique($lines, \SORT_REGULAR));
-        }
-
-        return $snaps;
-    }
-
     /**
-     * Every part by id: its size as written, the split that holds it, and its neighbours there.
+     * Every part by id: its size as written and in px, the split that holds it, where it is halved, and its neighbours there.
      *
      * @return array<string, array<string, mixed>>
      */
-    private static function parts(Part $tree, Scene $scene): array
+    private function parts(Part $tree): array
     {
-        $parts = [];
         if (!$tree instanceof Split) {
             return [];
         }
+        $parts = [];
         foreach ($tree->parts as $index => $part) {
-            $neighbours = array_values(array_filter([$tree->parts[$index - 1] ?? null, $tree->parts[$index + 1] ?? null]));
             $parts[$part->id()] = [
                 'size' => $part->size()->toText(),
+                'px' => $this->glazing->rect($part->id())?->length($tree->axis) ?? 0,
                 'split' => $tree->id(),
                 'axis' => $tree->axis->value,
                 'gutter' => $tree->gutterPx,
-                'neighbours' => array_map(static fn (Part $neighbour) => [
-                    'part' => $neighbour->id(),
-                    'side' => self::side($tree, $neighbour, $part),
-                    'letters' => array_map(static fn (string $id) => $scene->zone($id)->letter, $neighbour->paneIds()),
-                ], $neighbours),
+                'halves' => $this->halves($part, $tree),
+                'neighbours' => [
+                    ...$this->neighbour($tree, $index - 1, $tree->axis === Axis::X ? 'left' : 'above'),
+                    ...$this->neighbour($tree, $index + 1, $tree->axis === Axis::X ? 'right' : 'below'),
+                ],
             ];
-            $parts += self::parts($part, $scene);
+            $parts += $this->parts($part);
         }
 
         return $parts;
     }
 
-    private static function side(Split $split, Part $neighbour, Part $part): string
+    /** @return list<array{part: string, side: string, letters: list<string>}> none or one */
+    private function neighbour(Split $split, int $index, string $side): array
     {
-        $before = array_search($neighbour, $split->parts, true) < array_search($part, $split->parts, true);
+        $part = $split->parts[$index] ?? null;
 
-        return $split->axis === Axis::X ? ($before ? 'left' : 'right') : ($before ? 'above' : 'below');
+        return $part === null ? [] : [[
+            'part' => $part->id(), 'side' => $side,
+            'letters' => array_map(fn (string $id) => $this->at->design->zone($id)->letter(), $part->paneIds()),
+        ]];
+    }
+
+    /**
+     * Where a split into two equal halves lies along each axis, and the gutter that would come between.
+     *
+     * @return array<string, array{at: int, gutter: int}>
+     */
+    private function halves(Part $part, ?Split $parent): array
+    {
+        $rect = $this->glazing->rect($part->id()) ?? $this->at->canvas()->rect();
+        $halves = [];
+        foreach (Axis::cases() as $axis) {
+            $gutter = $parent?->axis === $axis && $part->size()->isShare() ? $parent->gutterPx : 0;
+            $halves[$axis->value] = ['at' => $rect->start($axis) + Rational::of($rect->length($axis) - $gutter, 2)->round(), 'gutter' => $gutter];
+        }
+
+        return $halves;
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
-use UpperPane\Core\Document\Fill\Fill;
-use UpperPane\Core\Document\Fill\Transition;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Text\SetText;

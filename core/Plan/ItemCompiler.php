@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
-use UpperPane\Core\Document\Fill\ClockFill;
-use UpperPane\Core\Document\Fill\ColourFill;
-use UpperPane\Core\Document\Fill\Fill;
-use UpperPane\Core\Document\Fill\MediaFill;
-use UpperPane\Core\Document\Fill\TextFill;
-use UpperPane\Core\Document\Fill\TextStyle;
+use UpperPane\Core\Design\Fill\ClockFill;
+use UpperPane\Core\Design\Fill\ColourFill;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Design\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\TextFill;
+use UpperPane\Core\Design\Fill\TextStyle;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Fit;
@@ -29,13 +30,25 @@ final readonly class ItemCompiler
 
     public function compile(Fill $fill, Size $box): Item
     {
-        return match (true) {
-            $fill instanceof ColourFill => new Item($fill, ['kind' => 'colour', 'colour' => $fill->colour->hex]),
-            $fill instanceof MediaFill => $this->media($fill, $box),
-            $fill instanceof TextFill => $this->text($fill, $box),
-            $fill instanceof ClockFill => $this->clock($fill, $box),
-            default => new Item($fill, ['kind' => 'standby']),
+        return match ($fill->kind()) {
+            FillKind::Empty, FillKind::Playlist => new Item($fill, ['kind' => 'standby']),
+            FillKind::Colour => new Item($fill, ['kind' => 'colour', 'colour' => self::as(ColourFill::class, $fill)->colour->hex]),
+            FillKind::Picture, FillKind::Video => $this->media(self::as(MediaFill::class, $fill), $box),
+            FillKind::Text => $this->text(self::as(TextFill::class, $fill), $box),
+            FillKind::Clock => $this->clock(self::as(ClockFill::class, $fill), $box),
         };
+    }
+
+    /**
+     * @template F of Fill
+     *
+     * @param class-string<F> $class
+     *
+     * @return F
+     */
+    private static function as(string $class, Fill $fill): Fill
+    {
+        return $fill instanceof $class ? $fill : throw new \LogicException("A fill of kind {$fill->kind()->value} is a $class.");
     }
 
     private function media(MediaFill $fill, Size $box): Item

@@ -5,26 +5,30 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Output\Output;
 use UpperPane\Core\Output\OutputMap;
 use UpperPane\Core\Output\Slice;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
-use UpperPane\Core\Time\Cycles;
+use UpperPane\Core\Time\Midnights;
 
-/** The one thing that is ever drawn: a design on a surface over a horizon. */
+/**
+ * The one thing that is ever drawn: a design on a surface over a horizon. Its scenes with their zones, the round they follow each
+ * other in, the triggers, which part of the canvas leaves which output, and the sheet that holds what depends on data.
+ */
 final readonly class Plan
 {
-    public const VERSION = 1;
+    public const VERSION = 2;
 
     /**
-     * @param list<ZonePlan> $zones    in reading order
-     * @param list<Finding>  $findings of the layout and its reflow
+     * @param array<string, ScenePlan> $scenes   by id
+     * @param list<Finding>            $findings of the round, and of what was found on the way here
      */
     public function __construct(
         public Surface $surface,
-        public string $sceneId,
-        public array $zones,
+        public array $scenes,
+        public RoundPlan $round,
         public array $findings,
         private PlanContext $context,
         private ?OutputMap $outputs = null,
@@ -34,21 +38,19 @@ final readonly class Plan
     /** For players: which part of the canvas leaves which output. */
     public function leavingBy(OutputMap $outputs): self
     {
-        return new self($this->surface, $this->sceneId, $this->zones, $this->findings, $this->context, $outputs);
+        return new self($this->surface, $this->scenes, $this->round, $this->findings, $this->context, $outputs);
     }
 
     /** With more that was found on the way to it. */
     public function with(Finding ...$findings): self
     {
-        return new self($this->surface, $this->sceneId, $this->zones, [...$this->findings, ...array_values($findings)], $this->context, $this->outputs);
+        return new self($this->surface, $this->scenes, $this->round, [...$this->findings, ...array_values($findings)], $this->context, $this->outputs);
     }
 
-    /** When all zones begin a round together again, in ms; null above seven days. */
-    public function periodMs(): ?int
+    /** @return list<ZonePlan> of all scenes, scene by scene, back to front */
+    public function zones(): array
     {
-        $cycles = array_filter(array_map(static fn (ZonePlan $zone) => $zone->cycleMs(), $this->zones));
-
-        return $cycles === [] ? 0 : Cycles::periodMs(array_values($cycles));
+        return array_merge([], ...array_map(static fn (ScenePlan $scene) => $scene->zones, array_values($this->scenes)));
     }
 
     /** @return array<string, mixed> only strings, booleans, null and integers: it can be hashed */
@@ -60,14 +62,16 @@ final readonly class Plan
             'zone' => $this->context->zone->getName(),
             'from_ms' => $this->context->fromMs,
             'until_ms' => $this->context->untilMs(),
-            'scene' => $this->sceneId,
-            'period_ms' => $this->periodMs(),
-            'zones' => array_map(static fn (ZonePlan $zone) => $zone->toArray(), $this->zones),
+            'days' => Midnights::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
+            'scenes' => array_map(static fn (ScenePlan $scene) => $scene->toArray(), $this->scenes),
+            'round' => $this->round->toArray(),
+            'triggers' => [],
             'panels' => array_map(static fn (PlacedPanel $panel) => [
                 'id' => $panel->id, 'number' => $panel->number, 'rect' => $panel->rect->toArray(), 'turn' => $panel->panel->signalTurn(),
             ], $this->surface->panels),
-            'seams' => array_map(static fn ($seam) => $seam->toArray(), $this->surface->seams),
+            'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->surface->seams),
             'outputs' => array_map(self::output(...), $this->outputs->outputs ?? []),
+            'sheet' => DataSheet::none()->sha256(),
             'media' => $this->media(),
             'fonts' => $this->fonts(),
         ];
@@ -82,15 +86,22 @@ final readonly class Plan
         ];
     }
 
+    /** @return list<Item> grounds among them */
+    private function items(): array
+    {
+        return [
+            ...array_map(static fn (ScenePlan $scene) => $scene->ground, array_values($this->scenes)),
+            ...array_merge([], ...array_map(static fn (ZonePlan $zone) => $zone->items, $this->zones())),
+        ];
+    }
+
     /** @return list<array{sha256: string, mime: string, bytes: int}> each once */
     private function media(): array
     {
         $media = [];
-        foreach ($this->zones as $zone) {
-            foreach ($zone->items as $item) {
-                if ($item->fit !== null && $item->media !== null) {
-                    $media[$item->media->sha256] = ['sha256' => $item->media->sha256, 'mime' => $item->media->mime, 'bytes' => $item->media->bytes];
-                }
+        foreach ($this->items() as $item) {
+            if ($item->fit !== null && $item->media !== null) {
+                $media[$item->media->sha256] = ['sha256' => $item->media->sha256, 'mime' => $item->media->mime, 'bytes' => $item->media->bytes];
             }
         }
         ksort($media);
@@ -102,12 +113,11 @@ final readonly class Plan
     private function fonts(): array
     {
         $fonts = [];
-        foreach ($this->zones as $zone) {
-            foreach ($zone->items as $item) {
-                if (isset($item->drawing['font'])) {
-                    $face = $this->context->fonts->face($item->drawing['font'], $item->drawing['weight']);
-                    $fonts[$face->file] = ['family' => $face->family, 'weight' => $face->weight, 'file' => $face->file];
-                }
+        foreach ($this->items() as $item) {
+            [$family, $weight] = [$item->drawing['font'] ?? null, $item->drawing['weight'] ?? null];
+            if (is_string($family) && is_int($weight)) {
+                $face = $this->context->fonts->face($family, $weight);
+                $fonts[$face->file] = ['family' => $face->family, 'weight' => $face->weight, 'file' => $face->file];
             }
         }
         ksort($fonts);

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Surface\Ground;
+use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Text\Fonts;
 
 /** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and what lies under the canvas. */
@@ -21,7 +22,15 @@ final readonly class PlanContext
         public int $fromMs,
         public Rational $scale,
         public ?Ground $ground = null,
+        public ?int $farthestMm = null,
+        public ?Rational $pitchUm = null,
     ) {
+    }
+
+    /** The least capital height in px at the farthest viewer; null where the pitch or the viewer is not known. */
+    public function leastCapPx(): ?int
+    {
+        return $this->farthestMm === null || $this->pitchUm === null ? null : Legibility::leastCapPx($this->pitchUm, $this->farthestMm);
     }
 
     public function untilMs(): int
@@ -37,12 +46,18 @@ final readonly class PlanContext
 
     public function scaledBy(Rational $scale): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale, $this->ground);
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale, $this->ground, $this->farthestMm, $this->pitchUm);
     }
 
     /** The panels and seams under the zones; none when the canvas is no surface's. */
     public function on(?Ground $ground): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $ground);
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $ground, $this->farthestMm, $this->pitchUm);
+    }
+
+    /** How far away the farthest viewer stands, in mm, and the surface's pitch. */
+    public function seenFrom(int $farthestMm, Rational $pitchUm): self
+    {
+        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $this->ground, $farthestMm, $pitchUm);
     }
 }

@@ -4,43 +4,41 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
-use UpperPane\Core\Document\Fill\EmptyFill;
-use UpperPane\Core\Document\Fill\Entry;
-use UpperPane\Core\Document\Fill\PlaylistFill;
-use UpperPane\Core\Document\Zone;
-use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Design\Fill\EmptyFill;
+use UpperPane\Core\Design\Fill\Entry;
+use UpperPane\Core\Design\Fill\PlaylistFill;
+use UpperPane\Core\Design\Zone;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Layout\Placed;
 
-/** One zone in its rectangle → its plan. */
+/** One zone where it lies → its plan. */
 final readonly class ZoneCompiler
 {
-    /** What a picture, a colour or a clock stands for when its entry says "as long as its content": it has no length of its own (common practice). */
-    public const PLAIN_MS = 10_000;
-
     private ItemCompiler $items;
+    private ContentTime $time;
 
     public function __construct(private PlanContext $context)
     {
         $this->items = new ItemCompiler($context);
+        $this->time = new ContentTime($context->media);
     }
 
-    public function compile(string $sceneId, Zone $zone, Rect $rect): ZonePlan
+    public function compile(string $sceneId, Zone $zone, Placed $placed): ZonePlan
     {
         $fill = $zone->fill();
+        $size = $placed->rect->size();
         $items = $fill instanceof PlaylistFill
-            ? array_map(fn (Entry $entry) => $this->entry($entry, $rect), array_values(array_filter($fill->entries, static fn (Entry $entry) => $entry->enabled)))
-            : [$this->items->compile($fill, $rect->size())];
-
-        $items = $items === [] ? [$this->items->compile(new EmptyFill(), $rect->size())] : $items;
-
+            ? array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->enabled())
+            : [$this->items->compile($fill, $size)];
+        $items = $items === [] ? [$this->items->compile(new EmptyFill(), $size)] : $items;
         $ground = $this->context->ground;
+        $box = $placed->box();
 
-        return new ZonePlan($sceneId, $zone, $rect, $items, $ground === null || count($ground->panels) < 2 ? [] : $ground->panelsUnder($rect), $ground?->seamsIn($rect) ?? []);
+        return new ZonePlan($sceneId, $zone, $placed, $items, $ground === null || count($ground->panels) < 2 ? [] : $ground->panelsUnder($box), $ground?->seamsIn($box) ?? [], $this->context->leastCapPx());
     }
 
-    private function entry(Entry $entry, Rect $rect): Item
+    private function entry(Entry $entry, Size $size): Item
     {
-        $item = $this->items->compile($entry->fill, $rect->size());
-
-        return $item->inEntry($entry->id, $entry->durationMs ?? $item->contentMs ?? self::PLAIN_MS, $entry->transition);
+        return $this->items->compile($entry->fill, $size)->inEntry($entry->id, $this->time->ofEntry($entry), $entry->transition);
     }
 }

@@ -4,39 +4,45 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
-use UpperPane\Core\Document\Zone;
+use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Layout\Placed;
 use UpperPane\Core\Time\Playlist;
 
-/** One zone of a plan: where it is, and what it shows in turn. */
+/** One zone of a plan: where it lies, and what it shows in turn. */
 final readonly class ZonePlan
 {
+    public Rect $rect;
+
     /**
      * @param list<Item>   $items  what is shown in turn; disabled entries left out; a standby when there is nothing
      * @param list<string> $panels letters of the panels it falls on; none on a single panel, where it says nothing
      * @param list<Rect>   $seams  those that run through it, in canvas px
+     * @param ?int         $leastCapPx capital height in px that the farthest viewer can read; null where nobody said who looks from where
      */
     public function __construct(
         public string $sceneId,
         public Zone $zone,
-        public Rect $rect,
+        public Placed $placed,
         public array $items,
         public array $panels = [],
         public array $seams = [],
+        public ?int $leastCapPx = null,
     ) {
+        $this->rect = $placed->rect;
     }
 
     /** The same zone on a canvas that its own is a part of. */
     public function movedBy(int $x, int $y): self
     {
-        return new self($this->sceneId, $this->zone, $this->rect->movedBy($x, $y), $this->items, $this->panels, array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams));
+        return new self($this->sceneId, $this->zone, $this->placed->movedBy($x, $y), $this->items, $this->panels, array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams), $this->leastCapPx);
     }
 
     /** JSON Pointer into the design document. */
     public function path(): string
     {
-        return "/scenes/{$this->sceneId}/zones/{$this->zone->id}";
+        return "/zones/{$this->zone->id}";
     }
 
     /** One round of its content in ms; null when it shows one thing for as long as it lasts. */
@@ -46,7 +52,7 @@ final readonly class ZonePlan
     }
 
     /**
-     * What shows t ms after the scene began.
+     * What shows t ms after it began.
      *
      * @return array{entry: ?string, since_ms: int, left_ms: ?int}
      */
@@ -62,9 +68,13 @@ final readonly class ZonePlan
     {
         return [
             'id' => $this->zone->id,
-            'letter' => $this->zone->letter,
-            'name' => $this->zone->name,
+            'letter' => $this->zone->letter(),
+            'name' => $this->zone->name(),
             'rect' => $this->rect->toArray(),
+            'turn' => $this->placed->turnCentidegrees,
+            'layer' => $this->placed->layer,
+            'float' => $this->placed->isFloat,
+            'runs_on' => $this->zone->runsOn(),
             'ratio' => Ratio::of($this->rect->size())->toArray(),
             'panels' => $this->panels,
             'cycle_ms' => $this->cycleMs(),

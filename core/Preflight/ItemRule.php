@@ -6,6 +6,8 @@ namespace UpperPane\Core\Preflight;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Design\Fill\Entry;
+use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ZonePlan;
@@ -23,11 +25,20 @@ abstract class ItemRule implements Rule
     /** @param array<string, string|int> $params */
     protected function finding(string $code, Severity $severity, ZonePlan $zone, Item $item, array $params = []): Finding
     {
-        $where = $item->entry === null ? '' : '/fill/entries/'.$item->entry;
+        $where = $item->entry === null ? '' : '/fill/entries/'.self::index($zone, $item->entry);
 
         return Finding::of($code, $severity, $zone->path().$where, [
-            'zone' => $zone->zone->id, 'letter' => $zone->zone->letter, 'entry' => $item->entry ?? '', 'what' => $item->media->name ?? '',
+            'zone' => $zone->zone->id, 'letter' => $zone->zone->letter(), 'entry' => $item->entry ?? '', 'what' => $item->media->name ?? '',
         ] + $params);
+    }
+
+    /** RFC 6901 wants the index in the list, disabled entries counted. */
+    private static function index(ZonePlan $zone, string $entry): int
+    {
+        $fill = $zone->zone->fill();
+        $ids = $fill instanceof PlaylistFill ? array_map(static fn (Entry $one) => $one->id, $fill->entries) : [];
+
+        return (int) array_search($entry, $ids, true);
     }
 
     protected static function percent(Rational $share): string

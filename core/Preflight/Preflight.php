@@ -6,32 +6,44 @@ namespace UpperPane\Core\Preflight;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Plan\Plan;
+use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\ZonePlan;
-use UpperPane\Core\Preflight\Rule\CutAway;
-use UpperPane\Core\Preflight\Rule\EmptyPane;
-use UpperPane\Core\Preflight\Rule\EmptyPlaylist;
-use UpperPane\Core\Preflight\Rule\Enlarged;
-use UpperPane\Core\Preflight\Rule\MissingFile;
-use UpperPane\Core\Preflight\Rule\OnSeam;
-use UpperPane\Core\Preflight\Rule\Stretched;
-use UpperPane\Core\Preflight\Rule\TextApproximate;
-use UpperPane\Core\Preflight\Rule\TextOverflows;
-use UpperPane\Core\Preflight\Rule\VideoLongerThanSlot;
 
-/** All rules over the zones of a plan. A *stop* among the findings blocks a release. */
+/** All rules over a plan. A *stop* among the findings blocks a release. A rule is one file and one line here. */
 final readonly class Preflight
 {
-    /** @param list<Rule> $rules */
-    private function __construct(private array $rules)
+    /**
+     * @param list<Rule>      $rules  on single zones: they belong to the first tier and are asked again for every zone that changed
+     * @param list<SceneRule> $scenes
+     */
+    private function __construct(private array $rules, private array $scenes)
     {
     }
 
     public static function standard(): self
     {
         return new self([
-            new EmptyPane(), new EmptyPlaylist(), new MissingFile(), new Stretched(), new Enlarged(), new CutAway(),
-            new VideoLongerThanSlot(), new TextOverflows(), new TextApproximate(), new OnSeam(),
+            new Rule\EmptyPane(),
+            new Rule\EmptyPlaylist(),
+            new Rule\MissingFile(),
+            new Rule\Stretched(),
+            new Rule\Enlarged(),
+            new Rule\CutAway(),
+            new Rule\VideoLongerThanSlot(),
+            new Rule\TextOverflows(),
+            new Rule\TextApproximate(),
+            new Rule\OnSeam(),
+            new Rule\TooSmallToRead(),
+        ], [
+            new Rule\Hidden(),
         ]);
+    }
+
+    /** With more rules on zones. */
+    public function with(Rule ...$rules): self
+    {
+        return new self([...$this->rules, ...array_values($rules)], $this->scenes);
     }
 
     /**
@@ -39,7 +51,7 @@ final readonly class Preflight
      *
      * @return list<Finding> in the order of the zones
      */
-    public function check(array $zones): array
+    public function zones(array $zones): array
     {
         $findings = [];
         foreach ($zones as $zone) {
@@ -49,6 +61,42 @@ final readonly class Preflight
         }
 
         return $findings;
+    }
+
+    /** @return list<Finding> of a scene's layout: what was found when it was placed, and how its zones lie to each other */
+    public function scene(ScenePlan $scene): array
+    {
+        return [...$scene->findings, ...array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $this->scenes))];
+    }
+
+    /** @return list<Finding> of the whole plan: its round, its scenes' layouts, and every zone */
+    public function plan(Plan $plan): array
+    {
+        $findings = $plan->findings;
+        foreach ($plan->scenes as $scene) {
+            $findings = [...$findings, ...$this->scene($scene), ...$this->zones($scene->zones)];
+        }
+
+        return self::each($findings);
+    }
+
+    /**
+     * Gravest first, otherwise in their order; what two scenes say of one zone alike is said once.
+     *
+     * @param list<Finding> $findings
+     *
+     * @return list<Finding>
+     */
+    public static function each(array $findings): array
+    {
+        $each = [];
+        foreach ($findings as $finding) {
+            $each[$finding->code.' '.$finding->path.' '.json_encode($finding->params)] ??= $finding;
+        }
+        $each = array_values($each);
+        usort($each, static fn (Finding $a, Finding $b) => $a->severity->rank() <=> $b->severity->rank());
+
+        return $each;
     }
 
     /** @param list<Finding> $findings */

@@ -4,28 +4,40 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Site;
 
+use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Change\Document;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Output\Output;
 use UpperPane\Core\Output\OutputMap;
+use UpperPane\Core\Output\Wiring;
+use UpperPane\Core\Output\WiringCheck;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Surface\SurfaceReader;
 
 /**
- * All that is kept of a surface, as one document of named fields: what it is, where it hangs, who looks at it from where, how
- * it is fed. It is changed field by field; every field is checked against the whole.
+ * All that is kept of a surface, as one document: what it is, where it hangs, who looks at it from where, which players feed it,
+ * and how. Every field is checked against the whole, and what is held is what was checked.
  */
-final readonly class SurfaceSheet
+final readonly class SurfaceSheet implements Document
 {
+    public const VERSION = 2;
     public const KINDS = ['LCD', 'LED', 'projection'];
-    public const FIELDS = ['name', 'kind', 'shape', 'left_mm', 'floor_mm', 'viewing_mm', 'safe_px', 'sound', 'touch', 'groups', 'areas', 'outputs', 'archived'];
+
+    /** Those that people set one by one. */
+    public const FIELDS = ['name', 'kind', 'shape', 'left_mm', 'floor_mm', 'viewing_mm', 'safe_px', 'sound', 'touch', 'groups', 'areas', 'archived'];
+    public const MOST_OUTPUTS = 64;
     private const FARTHEST_MM = 1_000_000;
 
     /**
      * @param array<string, mixed> $fields
-     * @param array<string, Rect>  $areas  by name
+     * @param array<string, Rect>  $areas   by name
+     * @param ?OutputMap           $outputs null: one panel per output, as they come
+     * @param array<string, int>   $players how many outputs each has
      */
-    private function __construct(private array $fields, public Surface $surface, public array $areas, public ?OutputMap $outputs)
+    private function __construct(private array $fields, public Surface $surface, public array $areas, public ?OutputMap $outputs, public array $players)
     {
     }
 
@@ -33,45 +45,41 @@ final readonly class SurfaceSheet
      * A new surface: a name, a kind and a shape; everything else as usual.
      *
      * @param array<string, mixed> $fields
+     * @param array<string, int>   $players
      */
-    public static function fresh(array $fields): self
+    public static function fresh(array $fields, array $players = []): self
     {
         return self::parse(Input::of($fields + [
             'left_mm' => 0, 'floor_mm' => 1200, 'viewing_mm' => [2000, 10_000], 'safe_px' => [0, 0, 0, 0],
-            'sound' => false, 'touch' => false, 'groups' => [], 'areas' => [], 'outputs' => null, 'archived' => false,
+            'sound' => false, 'touch' => false, 'groups' => [], 'areas' => [], 'outputs' => null, 'archived' => false, 'players' => $players,
         ]));
     }
 
     /** @throws Refusal with the field's path */
     public static function parse(Input $input): self
     {
-        $input->keys(self::FIELDS);
+        $input->keys([...self::FIELDS, 'outputs', 'players', 'version']);
         $surface = SurfaceReader::read($input->child('shape'));
-        $viewing = $input->list('viewing_mm', 2, 2);
-        $near = $viewing[0]->asInt(1, self::FARTHEST_MM);
-        if ($viewing[1]->asInt(1, self::FARTHEST_MM) < $near) {
-            throw Refusal::because('surface.viewing_order', $viewing[1]->path, ['near' => $near]);
+        [$areas, $areaFields] = self::areas($input, $surface);
+        $players = [];
+        foreach ($input->child('players')->members() as $code => $outputs) {
+            $players[$code] = $outputs->asInt(1, self::MOST_OUTPUTS);
         }
-        $areas = self::areas($input, $surface);
-        self::checkSafe($input, $surface);
-        $input->bool('archived');
-        $fields = [
-            'name' => trim($input->child('name')->asText(120, 1)),
+
+        return new self([
+            'name' => self::readName($input),
             'kind' => $input->choice('kind', self::KINDS),
+            'shape' => $input->child('shape')->raw(),
             'left_mm' => $input->int('left_mm', -self::FARTHEST_MM, self::FARTHEST_MM),
             'floor_mm' => $input->int('floor_mm', -self::FARTHEST_MM, self::FARTHEST_MM),
+            'viewing_mm' => self::viewing($input),
+            'safe_px' => self::readSafe($input, $surface),
             'sound' => $input->bool('sound'),
             'touch' => $input->bool('touch'),
             'groups' => array_values(array_unique(array_map(static fn (Input $group) => trim($group->asText(60, 1)), $input->list('groups', 50)))),
-        ];
-        if ($fields['name'] === '') {
-            throw Refusal::because('input.missing', $input->pathTo('name'), ['key' => 'name']);
-        }
-        /** @var array<string, mixed> $raw */
-        $raw = $input->raw();
-        $outputs = $raw['outputs'] === null ? null : OutputMap::parse($input->child('outputs'));
-
-        return new self($fields + $raw, $surface, $areas, $outputs);
+            'areas' => $areaFields,
+            'archived' => $input->bool('archived'),
+        ], $surface, $areas, $input->optional('outputs') === null ? null : OutputMap::parse($input->child('outputs')), $players);
     }
 
     /**
@@ -83,12 +91,17 @@ final readonly class SurfaceSheet
      */
     public function with(array $set): self
     {
-        return self::parse(Input::of($set + $this->fields));
+        return self::parse(Input::of($set + $this->fields()));
     }
 
     public function field(string $name): mixed
     {
         return $this->fields[$name] ?? null;
+    }
+
+    public function name(): string
+    {
+        return is_string($this->fields['name']) ? $this->fields['name'] : '';
     }
 
     /** @return array{int, int} nearest and farthest viewer */
@@ -108,16 +121,78 @@ final readonly class SurfaceSheet
         return Rect::of($px[0], $px[1], $canvas->width - $px[0] - $px[2], $canvas->height - $px[1] - $px[3]);
     }
 
-    /** @return array<string, mixed> */
-    public function toArray(): array
+    /** The output map in force: the one that was made, or one panel per output. */
+    public function outputMap(): OutputMap
     {
-        return $this->fields;
+        return $this->outputs ?? ($this->players === [] ? OutputMap::of([]) : Wiring::onePerOutput($this->surface, $this->players));
     }
 
-    /** @return array<string, Rect> */
+    /** What is made next when an output is added: on the first player with an output that carries nothing yet, else one beyond the first player's. */
+    public function nextOutput(): ?Output
+    {
+        $used = array_map(static fn (Output $output) => $output->name(), $this->outputMap()->outputs);
+        $native = $this->surface->panels[0]->panel->native;
+        foreach ($this->players as $player => $outputs) {
+            for ($number = 1; $number <= $outputs; ++$number) {
+                $output = Output::of((string) $player, $number, $native, []);
+                if (!in_array($output->name(), $used, true)) {
+                    return $output;
+                }
+            }
+        }
+
+        return $this->players === [] ? null : Output::of((string) array_key_first($this->players), count($used) + 1, $native, []);
+    }
+
+    /** @return list<Finding> of the panels and of the wiring */
+    public function findings(): array
+    {
+        return [...$this->surface->findings, ...WiringCheck::of($this->outputMap(), $this->surface, $this->players)];
+    }
+
+    /** @return array<string, mixed> as it is read, numbers as numbers */
+    public function fields(): array
+    {
+        return $this->fields + ['outputs' => $this->outputs?->toArray(), 'players' => (object) $this->players];
+    }
+
+    public function toArray(): array
+    {
+        /** @var array<string, mixed> */
+        return self::canonical(['version' => self::VERSION] + $this->fields());
+    }
+
+    /** Decimals (mm of data sheets) as text, so that equal sheets are equal bytes. */
+    private static function canonical(mixed $value): mixed
+    {
+        return match (true) {
+            is_float($value) => rtrim(rtrim(sprintf('%.6F', $value), '0'), '.'),
+            is_array($value) => array_map(self::canonical(...), $value),
+            default => $value,
+        };
+    }
+
+    private static function readName(Input $input): string
+    {
+        $name = trim($input->child('name')->asText(120, 1));
+
+        return $name === '' ? throw Refusal::because('input.missing', $input->pathTo('name'), ['key' => 'name']) : $name;
+    }
+
+    /** @return array{int, int} */
+    private static function viewing(Input $input): array
+    {
+        $viewing = $input->list('viewing_mm', 2, 2);
+        $near = $viewing[0]->asInt(1, self::FARTHEST_MM);
+        $far = $viewing[1]->asInt(1, self::FARTHEST_MM);
+
+        return $far < $near ? throw Refusal::because('surface.viewing_order', $viewing[1]->path, ['near' => $near]) : [$near, $far];
+    }
+
+    /** @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by name, and the areas as they are read */
     private static function areas(Input $input, Surface $surface): array
     {
-        $areas = [];
+        $areas = $fields = [];
         foreach ($input->list('areas', 50) as $entry) {
             $area = NamedArea::parse($entry);
             if (isset($areas[$area->name])) {
@@ -128,16 +203,20 @@ final readonly class SurfaceSheet
             } catch (Refusal $refusal) {
                 throw $refusal->below($entry->path);
             }
+            $fields[] = $area->toArray();
         }
 
-        return $areas;
+        return [$areas, $fields];
     }
 
-    private static function checkSafe(Input $input, Surface $surface): void
+    /** @return list<int> left, top, right, bottom */
+    private static function readSafe(Input $input, Surface $surface): array
     {
-        $safe = array_map(static fn (Input $px) => $px->asInt(0, 100_000), $input->list('safe_px', 4, 4));
+        $safe = array_map(static fn (Input $px) => $px->asInt(0, Size::LARGEST_PX), $input->list('safe_px', 4, 4));
         if ($safe[0] + $safe[2] >= $surface->canvas->width || $safe[1] + $safe[3] >= $surface->canvas->height) {
             throw Refusal::because('surface.safe_too_wide', $input->pathTo('safe_px'), ['width' => $surface->canvas->width, 'height' => $surface->canvas->height]);
         }
+
+        return $safe;
     }
 }

@@ -12,7 +12,7 @@ use UpperPane\Core\Geometry\Rational;
  * What a person can read from where. Angles are minutes of arc as seen from the viewer: h = 2·D·tan(θ ÷ 2). An eye of normal
  * acuity resolves 1′ (Snellen, ISO 8596); capitals want 16′ at least and 20′ to 22′ to be comfortable (ISO 9241-303; both
  * from memory). The trade's rule of thumb asks for 1 inch of height per 10 feet of distance (common practice), 28.6′.
- * Angles need a tangent: this is the one place of the core that computes in floats, and only for what is shown or asked about.
+ * Angles need a tangent, so this computes in floats.
  */
 final class Legibility
 {
@@ -69,6 +69,12 @@ final class Legibility
         ];
     }
 
+    /** The least whole px of capital height that are read from so far away. */
+    public static function leastCapPx(Rational $pitchUm, int $distanceMm): int
+    {
+        return self::capPx(self::LEAST_ARCMIN, $pitchUm, $distanceMm);
+    }
+
     /** The least whole px that are at least so high. */
     private static function capPx(int $arcminutes, Rational $pitchUm, int $distanceMm): int
     {
@@ -77,6 +83,6 @@ final class Legibility
 
     private static function mm(Rational $um): float
     {
-        return $um->numerator / $um->denominator / 1000;
+        return $um->toFloat() / 1000;
     }
 }

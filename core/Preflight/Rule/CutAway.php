@@ -6,7 +6,7 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Document\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\FitMode;
 use UpperPane\Core\Plan\Item;

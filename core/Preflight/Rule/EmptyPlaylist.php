@@ -6,7 +6,7 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Document\Fill\FillKind;
+use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\ItemRule;

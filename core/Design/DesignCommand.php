@@ -1,0 +1,20 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Change\Command;
+
+/**
+ * A command on a design. Its `NAME` is what it is sent and stored by; it is registered by one line in {@see DesignCommands}.
+ *
+ * @extends Command<Design>
+ */
+interface DesignCommand extends Command
+{
+    /** @throws Refusal with the place of the first fault */
+    public static function parse(Input $input): self;
+}

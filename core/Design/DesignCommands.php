@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+
+/** Every command there is on a design: one line each. */
+final class DesignCommands
+{
+    /** @var list<class-string<DesignCommand>> */
+    private const ALL = [
+        Scenes\NameDesign::class,
+        Scenes\SetReflow::class,
+        Scenes\AddScene::class,
+        Scenes\DuplicateScene::class,
+        Scenes\PutScene::class,
+        Scenes\RemoveScene::class,
+        Scenes\MoveScene::class,
+        Scenes\NameScene::class,
+        Scenes\SetRound::class,
+        Scenes\SetSceneLength::class,
+        Scenes\SetGround::class,
+        Scenes\SetTransition::class,
+        Zones\NameZone::class,
+        Zones\SetFill::class,
+        Zones\RunOn::class,
+        Zones\ExchangeZone::class,
+        Zones\CopyZone::class,
+        Glazing\SplitPane::class,
+        Glazing\MergePane::class,
+        Glazing\SpanPane::class,
+        Glazing\MoveMullion::class,
+        Glazing\SizePart::class,
+        Glazing\SetSizes::class,
+        Glazing\SetGutter::class,
+        Glazing\PutGlazing::class,
+        Glazing\MakeLayout::class,
+        Glazing\PutLayout::class,
+        Floats\PlaceFloat::class,
+        Floats\SetFloat::class,
+        Floats\MoveFloat::class,
+        Floats\SizeFloat::class,
+        Floats\TurnFloat::class,
+        Floats\AnchorFloat::class,
+        Floats\OrderFloat::class,
+        Floats\RemoveFloat::class,
+        Entries\AddEntry::class,
+        Entries\RemoveEntry::class,
+        Entries\MoveEntry::class,
+        Entries\SetEntry::class,
+    ];
+
+    /** @throws Refusal with the place of the first fault */
+    public static function read(Input $input): DesignCommand
+    {
+        $known = self::byName();
+
+        return $known[(string) $input->choice('do', array_keys($known))]::parse($input);
+    }
+
+    /** @return array<string, class-string<DesignCommand>> */
+    public static function byName(): array
+    {
+        /** @var array<string, class-string<DesignCommand>>|null $known */
+        static $known = null;
+        if ($known === null) {
+            $known = [];
+            foreach (self::ALL as $class) {
+                $known[$class::NAME] = $class;
+            }
+        }
+
+        return $known;
+    }
+}

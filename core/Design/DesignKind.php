@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Document;
+use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Change\Scopes;
+
+/**
+ * Designs as one kind of document. Each zone and each scene is a part of its own.
+ *
+ * @implements Kind<Design>
+ */
+final class DesignKind implements Kind
+{
+    public const NAME = 'design';
+    public const HEAD = 'head';
+    private const ZONE = 'zones/';
+    private const SCENE = 'scenes/';
+
+    public function name(): string
+    {
+        return self::NAME;
+    }
+
+    public function stored(array $parts): Design
+    {
+        $parts = Upgrade::parts($parts);
+        $zones = $scenes = [];
+        foreach ($parts as $name => $json) {
+            if (str_starts_with($name, self::ZONE)) {
+                $id = substr($name, strlen(self::ZONE));
+                $zones[$id] = Zone::stored($id, $json);
+            } elseif (str_starts_with($name, self::SCENE)) {
+                $id = substr($name, strlen(self::SCENE));
+                $scenes[$id] = Scene::stored($id, $json);
+            }
+        }
+
+        return Design::assembled(Input::of(json_decode($parts[self::HEAD], true, 16, \JSON_THROW_ON_ERROR)), $zones, $scenes);
+    }
+
+    public function read(Input $input): Design
+    {
+        return DesignReader::read($input);
+    }
+
+    public function command(Input $input): Command
+    {
+        return DesignCommands::read($input);
+    }
+
+    public function parts(Document $document, ?Document $before = null): array
+    {
+        $parts = [self::HEAD => json_encode($document->headArray(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)];
+        foreach ($document->zones as $id => $zone) {
+            $same = ($before->zones[$id] ?? null) === $zone;
+            $parts += $same ? [] : [self::ZONE.$id => $zone->toJson()];
+        }
+        foreach ($document->scenes as $id => $scene) {
+            $same = ($before->scenes[$id] ?? null) === $scene;
+            $parts += $same ? [] : [self::SCENE.$id => $scene->toJson()];
+        }
+        foreach (array_diff_key($before->zones ?? [], $document->zones) as $id => $_) {
+            $parts[self::ZONE.$id] = null;
+        }
+        foreach (array_diff_key($before->scenes ?? [], $document->scenes) as $id => $_) {
+            $parts[self::SCENE.$id] = null;
+        }
+
+        return $parts;
+    }
+
+    public function versions(Document $theirs, Document $mine, Scopes $touched): array
+    {
+        return Comparison::of($theirs, $mine, $touched);
+    }
+}

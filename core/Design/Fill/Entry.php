@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Time\Cycles;
+
+/** One entry of a playlist: a fill and its duration in ms; null is "as long as its content". */
+final readonly class Entry
+{
+    private function __construct(
+        public string $id,
+        public Fill $fill,
+        public ?int $durationMs,
+        public bool $enabled,
+        public Transition $transition,
+    ) {
+    }
+
+    /** @throws Refusal `playlist.nested` for a playlist in a playlist */
+    public static function parse(Input $input): self
+    {
+        $input->keys(['id', 'fill', 'duration_ms', 'enabled', 'transition']);
+        $fill = FillReader::read($input->child('fill'));
+        if ($fill instanceof PlaylistFill) {
+            throw Refusal::because('playlist.nested', $input->pathTo('fill'));
+        }
+
+        return new self(
+            $input->id('id'),
+            $fill,
+            $input->child('duration_ms')->raw() === null ? null : $input->int('duration_ms', 1, Cycles::HORIZON_MS),
+            $input->bool('enabled'),
+            Transition::parse($input->child('transition')),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'id' => $this->id, 'fill' => $this->fill->toArray(), 'duration_ms' => $this->durationMs,
+            'enabled' => $this->enabled, 'transition' => $this->transition->toArray(),
+        ];
+    }
+}

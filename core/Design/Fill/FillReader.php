@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+
+/** Reads any fill from untrusted JSON; the kind decides what else is asked for. */
+final class FillReader
+{
+    /** @throws Refusal with the place of the first fault */
+    public static function read(Input $input): Fill
+    {
+        $kind = FillKind::from((string) $input->choice('kind', array_column(FillKind::cases(), 'value')));
+
+        return match ($kind) {
+            FillKind::Empty => EmptyFill::parse($input),
+            FillKind::Colour => ColourFill::parse($input),
+            FillKind::Picture, FillKind::Video => MediaFill::parse($input, $kind),
+            FillKind::Text => TextFill::parse($input),
+            FillKind::Clock => ClockFill::parse($input),
+            FillKind::Playlist => PlaylistFill::parse($input),
+        };
+    }
+}

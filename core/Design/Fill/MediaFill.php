@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Picture\FitMode;
+
+/** A picture or a video from the Stock, how it is sized into its zone, and the ground behind it. */
+final readonly class MediaFill implements Fill
+{
+    private const KEYS = ['kind', 'media', 'fit', 'focus', 'ground', 'faces', 'sound'];
+    private const MOST_FACES = 50;
+
+    /** @param list<Rect> $faces marked by a person, in ppm of the source */
+    private function __construct(
+        private FillKind $kind,
+        public string $media,
+        public FitMode $fit,
+        public int $focusX,
+        public int $focusY,
+        public Colour $ground,
+        public bool $sound,
+        public array $faces,
+    ) {
+    }
+
+    /** `focus` is in thousandths of a percent per axis; `sound` belongs to videos. */
+    public static function parse(Input $input, FillKind $kind): self
+    {
+        $input->keys($kind === FillKind::Video ? self::KEYS : array_slice(self::KEYS, 0, 6));
+        $focus = $input->list('focus', 2, 2);
+
+        return new self(
+            $kind,
+            $input->id('media'),
+            FitMode::from((string) $input->choice('fit', array_column(FitMode::cases(), 'value'))),
+            $focus[0]->asInt(0, 100_000),
+            $focus[1]->asInt(0, 100_000),
+            Colour::parse($input->child('ground')),
+            $kind === FillKind::Video && $input->bool('sound'),
+            $input->has('faces') ? array_map(self::face(...), $input->list('faces', self::MOST_FACES)) : [],
+        );
+    }
+
+    public function kind(): FillKind
+    {
+        return $this->kind;
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => $this->kind->value,
+            'media' => $this->media,
+            'fit' => $this->fit->value,
+            'focus' => [$this->focusX, $this->focusY],
+            'ground' => $this->ground->hex,
+        ] + ($this->faces === [] ? [] : ['faces' => array_map(static fn (Rect $face) => $face->toArray(), $this->faces)])
+            + ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []);
+    }
+
+    private static function face(Input $input): Rect
+    {
+        $ppm = $input->asList(4, 4);
+        [$x, $y] = [$ppm[0]->asInt(0, 999_999), $ppm[1]->asInt(0, 999_999)];
+
+        return Rect::of($x, $y, $ppm[2]->asInt(1, 1_000_000 - $x), $ppm[3]->asInt(1, 1_000_000 - $y));
+    }
+
+    public function mediaIds(): array
+    {
+        return [$this->media];
+    }
+}

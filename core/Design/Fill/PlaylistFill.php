@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+
+/** Entries shown one after another, again and again. Each change gives a new playlist. */
+final readonly class PlaylistFill implements Fill
+{
+    public const MOST_ENTRIES = 500;
+
+    /** @param list<Entry> $entries */
+    private function __construct(public array $entries)
+    {
+    }
+
+    /** @throws Refusal `playlist.entry_twice` */
+    public static function parse(Input $input): self
+    {
+        $input->keys(['kind', 'entries']);
+        $entries = $seen = [];
+        foreach ($input->list('entries', self::MOST_ENTRIES) as $item) {
+            $entry = Entry::parse($item);
+            if (isset($seen[$entry->id])) {
+                throw Refusal::because('playlist.entry_twice', $item->pathTo('id'), ['id' => $entry->id]);
+            }
+            $seen[$entry->id] = true;
+            $entries[] = $entry;
+        }
+
+        return new self($entries);
+    }
+
+    /** @return list<Entry> those that are shown */
+    public function enabled(): array
+    {
+        return array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->enabled));
+    }
+
+    public function entry(string $id): ?Entry
+    {
+        return array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->id === $id))[0] ?? null;
+    }
+
+    /** The id of the entry after this one; null at the end. */
+    public function follower(string $id): ?string
+    {
+        $ids = array_map(static fn (Entry $entry) => $entry->id, $this->entries);
+
+        return $ids[(int) array_search($id, $ids, true) + 1] ?? null;
+    }
+
+    public function without(string $id): self
+    {
+        return new self(array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->id !== $id)));
+    }
+
+    /** @param ?string $before the entry it is put in front of; null for the end */
+    public function withInserted(Entry $inserted, ?string $before): self
+    {
+        $entries = [];
+        foreach ($this->entries as $entry) {
+            if ($entry->id === $before) {
+                $entries[] = $inserted;
+            }
+            $entries[] = $entry;
+        }
+
+        return new self($before === null ? [...$entries, $inserted] : $entries);
+    }
+
+    public function withReplaced(Entry $replacement): self
+    {
+        return new self(array_map(static fn (Entry $entry) => $entry->id === $replacement->id ? $replacement : $entry, $this->entries));
+    }
+
+    public function kind(): FillKind
+    {
+        return FillKind::Playlist;
+    }
+
+    public function toArray(): array
+    {
+        return ['kind' => 'playlist', 'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries)];
+    }
+
+    public function mediaIds(): array
+    {
+        return array_merge([], ...array_map(static fn (Entry $entry) => $entry->fill->mediaIds(), $this->entries));
+    }
+}

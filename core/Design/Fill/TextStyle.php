@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Text\TextMode;
+
+/** One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0: the font's own), colours, placing. */
+final readonly class TextStyle
+{
+    public const KEYS = ['font', 'weight', 'size', 'min_size', 'mode', 'line_height', 'colour', 'ground', 'align', 'valign', 'padding'];
+    private const LARGEST_SIZE_PX = 4000;
+
+    private function __construct(
+        public string $font,
+        public int $weight,
+        public int $sizePx,
+        public int $minSizePx,
+        public TextMode $mode,
+        public int $lineHeightThousandths,
+        public Colour $colour,
+        public Colour $ground,
+        public string $align,
+        public string $valign,
+        public int $paddingPx,
+    ) {
+    }
+
+    public static function parse(Input $input): self
+    {
+        $size = $input->int('size', 1, self::LARGEST_SIZE_PX);
+
+        return new self(
+            $input->text('font', 80, 1),
+            $input->int('weight', 100, 900),
+            $size,
+            $input->int('min_size', 1, $size),
+            TextMode::from((string) $input->choice('mode', array_column(TextMode::cases(), 'value'))),
+            $input->int('line_height', 0, 5000),
+            Colour::parse($input->child('colour')),
+            Colour::parse($input->child('ground')),
+            (string) $input->choice('align', ['left', 'centre', 'right']),
+            (string) $input->choice('valign', ['top', 'middle', 'bottom']),
+            $input->int('padding', 0, 10_000),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'font' => $this->font, 'weight' => $this->weight, 'size' => $this->sizePx, 'min_size' => $this->minSizePx,
+            'mode' => $this->mode->value, 'line_height' => $this->lineHeightThousandths,
+            'colour' => $this->colour->hex, 'ground' => $this->ground->hex,
+            'align' => $this->align, 'valign' => $this->valign, 'padding' => $this->paddingPx,
+        ];
+    }
+}

@@ -1,0 +1,34 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+
+/** How an entry enters; it takes the first `ms` of the entry's own time (model §6). A cut takes none. */
+final readonly class Transition
+{
+    private function __construct(public string $kind, public int $ms)
+    {
+    }
+
+    public static function cut(): self
+    {
+        return new self('cut', 0);
+    }
+
+    public static function parse(Input $input): self
+    {
+        $input->keys(['kind', 'ms']);
+        $kind = (string) $input->choice('kind', ['cut', 'fade']);
+
+        return new self($kind, $kind === 'cut' ? 0 : $input->int('ms', 0, 10_000));
+    }
+
+    /** @return array{kind: string, ms: int} */
+    public function toArray(): array
+    {
+        return ['kind' => $this->kind, 'ms' => $this->ms];
+    }
+}

@@ -1,0 +1,133 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Letters;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\Fill\EmptyFill;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\FillReader;
+
+/**
+ * A zone of a design: its letter for life, an optional name, what it shows, and whether it runs on from the site's midnight
+ * instead of starting with its scene. A zone from the store is read when it is asked for: an edit of one among eight hundred
+ * should not pay for the others.
+ */
+final class Zone
+{
+    /** @param ?string $json as stored; null when the values below hold */
+    private function __construct(
+        public readonly string $id,
+        private ?string $json,
+        private string $letter = '',
+        private string $name = '',
+        private bool $runsOn = false,
+        private ?Fill $fill = null,
+    ) {
+    }
+
+    public static function fresh(string $id, string $letter): self
+    {
+        return new self($id, null, $letter, '', false, new EmptyFill());
+    }
+
+    /** @throws Refusal with the place of the first fault; `zone.letter` for what is no letter */
+    public static function parse(string $id, Input $input): self
+    {
+        $input->keys(['letter', 'name', 'runs_on', 'fill']);
+        $letter = $input->text('letter', 4, 1);
+        Letters::index($letter) ?? throw Refusal::because('zone.letter', $input->pathTo('letter'), ['letter' => $letter]);
+
+        return new self($id, null, $letter, $input->text('name', 80), $input->has('runs_on') && $input->bool('runs_on'), FillReader::read($input->child('fill')));
+    }
+
+    /** One that will get its letter when it comes into a design. */
+    public static function unlettered(string $id, Input $input): self
+    {
+        $input->keys(['name', 'runs_on', 'fill']);
+
+        return new self($id, null, '', $input->text('name', 80), $input->has('runs_on') && $input->bool('runs_on'), FillReader::read($input->child('fill')));
+    }
+
+    /** @param string $json from {@see toJson()} */
+    public static function stored(string $id, string $json): self
+    {
+        return new self($id, $json);
+    }
+
+    public function letter(): string
+    {
+        return $this->read()->letter;
+    }
+
+    public function name(): string
+    {
+        return $this->read()->name;
+    }
+
+    public function runsOn(): bool
+    {
+        return $this->read()->runsOn;
+    }
+
+    public function fill(): Fill
+    {
+        return $this->read()->fill ?? throw new \LogicException('A zone has a fill.');
+    }
+
+    public function withFill(Fill $fill): self
+    {
+        return new self($this->id, null, $this->letter(), $this->name, $this->runsOn, $fill);
+    }
+
+    public function withName(string $name): self
+    {
+        return new self($this->id, null, $this->letter(), $name, $this->runsOn, $this->fill);
+    }
+
+    public function withRunsOn(bool $runsOn): self
+    {
+        return new self($this->id, null, $this->letter(), $this->name, $runsOn, $this->fill);
+    }
+
+    /** The same zone as another one, with an id and a letter of its own. */
+    public function copiedAs(string $id, string $letter): self
+    {
+        return new self($id, null, $letter, $this->name(), $this->runsOn, $this->fill);
+    }
+
+    /** Whether it refers to a medium or another thing by this id. */
+    public function mentions(string $id): bool
+    {
+        return $this->json !== null && $this->fill === null ? str_contains($this->json, $id) : in_array($id, $this->fill()->mediaIds(), true);
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this === $other || $this->toJson() === $other->toJson();
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['letter' => $this->letter(), 'name' => $this->name] + ($this->runsOn ? ['runs_on' => true] : []) + ['fill' => $this->fill()->toArray()];
+    }
+
+    public function toJson(): string
+    {
+        return $this->json ?? json_encode($this->toArray(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+    }
+
+    private function read(): self
+    {
+        if ($this->json !== null && $this->fill === null) {
+            $read = self::parse($this->id, Input::of(json_decode($this->json, true, 128, \JSON_THROW_ON_ERROR), "/zones/$this->id"));
+            [$this->letter, $this->name, $this->runsOn, $this->fill] = [$read->letter, $read->name, $read->runsOn, $read->fill];
+        }
+
+        return $this;
+    }
+}

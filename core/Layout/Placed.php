@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Layout;
+
+use UpperPane\Core\Geometry\Outline;
+use UpperPane\Core\Geometry\Rect;
+
+/** A zone where it lies on a canvas: what plans, findings, handles and sheets go by. Layers count from the back. */
+final readonly class Placed
+{
+    public function __construct(
+        public string $zone,
+        public Rect $rect,
+        public int $turnCentidegrees,
+        public int $layer,
+        public bool $isFloat,
+    ) {
+    }
+
+    public function outline(): Outline
+    {
+        return Outline::of($this->rect, $this->turnCentidegrees);
+    }
+
+    /** The least upright rectangle around what is drawn. */
+    public function box(): Rect
+    {
+        return $this->turnCentidegrees === 0 ? $this->rect : $this->outline()->box();
+    }
+
+    public function movedBy(int $x, int $y): self
+    {
+        return new self($this->zone, $this->rect->movedBy($x, $y), $this->turnCentidegrees, $this->layer, $this->isFloat);
+    }
+
+    public function equals(self $other): bool
+    {
+        return $this->rect->equals($other->rect) && $this->turnCentidegrees === $other->turnCentidegrees && $this->layer === $other->layer && $this->isFloat === $other->isFloat;
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\Fill\Entry;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Design\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\PlaylistFill;
+use UpperPane\Core\Design\Fill\TextFill;
+use UpperPane\Core\Design\Scene;
+use UpperPane\Core\Design\SceneLength;
+use UpperPane\Core\Picture\MediaShelf;
+use UpperPane\Core\Text\ReadingTime;
+
+/** How long things take by themselves (model §6), without drawing them. */
+final readonly class ContentTime
+{
+    /** What a picture, a colour or a clock stands for when its length is asked for: it has none of its own (common practice). */
+    public const PLAIN_MS = 10_000;
+
+    public function __construct(private MediaShelf $media)
+    {
+    }
+
+    /** How long a fill's content itself is in ms; null where it has no length. */
+    public function ofFill(Fill $fill): ?int
+    {
+        return match ($fill->kind()) {
+            FillKind::Picture, FillKind::Video => $fill instanceof MediaFill ? $this->media->find($fill->media)?->durationMs : null,
+            FillKind::Text => $fill instanceof TextFill ? ReadingTime::ofMs($fill->text) : null,
+            FillKind::Empty, FillKind::Colour, FillKind::Clock, FillKind::Playlist => null,
+        };
+    }
+
+    public function ofEntry(Entry $entry): int
+    {
+        return $entry->durationMs ?? $this->ofFill($entry->fill) ?? self::PLAIN_MS;
+    }
+
+    /** One round of a fill in ms; null when it shows one thing for as long as it lasts. */
+    public function cycle(Fill $fill): ?int
+    {
+        $enabled = $fill instanceof PlaylistFill ? $fill->enabled() : [];
+
+        return $enabled === [] ? null : array_sum(array_map($this->ofEntry(...), $enabled));
+    }
+
+    /** How long a scene lasts in ms; null until something else comes. A scene that goes by a cycle and has none lasts {@see PLAIN_MS}. */
+    public function ofScene(Design $design, Scene $scene): ?int
+    {
+        $cycle = fn (string $zone): int => isset($design->zones[$zone]) ? $this->cycle($design->zones[$zone]->fill()) ?? 0 : 0;
+
+        return match ($scene->length->kind) {
+            SceneLength::OPEN => null,
+            SceneLength::MS => $scene->length->ms,
+            SceneLength::LEADER => $cycle($scene->length->leader) ?: self::PLAIN_MS,
+            default => max(0, ...array_map($cycle, $scene->zones())) ?: self::PLAIN_MS,
+        };
+    }
+}

@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Design\Scene;
+use UpperPane\Core\Geometry\Rect;
+
+/** One scene of a plan: its zones where they lie, back to front, what lies behind them, how long it lasts and how it enters. */
+final readonly class ScenePlan
+{
+    /**
+     * @param ?int           $ms       null: until something else comes
+     * @param Rect           $place    the part of the surface's canvas that it covers
+     * @param list<ZonePlan> $zones    back to front
+     * @param list<string>   $order    zone ids in reading order
+     * @param list<Finding>  $findings of the layout and its reflow
+     */
+    public function __construct(
+        public Scene $scene,
+        public ?int $ms,
+        public Rect $place,
+        public Item $ground,
+        public array $zones,
+        public array $order,
+        public array $findings,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'name' => $this->scene->name,
+            'ms' => $this->ms,
+            'transition' => $this->scene->transition->toArray(),
+            'place' => $this->place->toArray(),
+            'ground' => $this->ground->drawing,
+            'zones' => array_map(static fn (ZonePlan $zone) => $zone->toArray(), $this->zones),
+        ];
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Geometry\Axis;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Layout\Glazing;
+use UpperPane\Core\Surface\Ground;
+
+/** The lines that a dragged line snaps to, with their order (model §3): of those near enough the lowest rank wins, of equals the nearest. */
+final class SnapLines
+{
+    private const RANKS = ['seam' => 0, 'centre' => 1, 'third' => 2, 'line' => 3];
+
+    /** @return array<string, list<array{at: int, kind: string, rank: int, after: ?string}>> per axis; `after` names the mullion that a line is, so that it does not snap to itself */
+    public static function of(Size $canvas, Glazing $glazing, ?Ground $ground): array
+    {
+        $snaps = [];
+        foreach (Axis::cases() as $axis) {
+            $length = $axis->lengthOf($canvas);
+            $lines = [];
+            foreach ($ground->seams ?? [] as $seam) {
+                if ($seam->length($axis->other()) > $seam->length($axis)) {
+                    $lines[] = self::line($seam->start($axis), 'seam');
+                    $lines[] = self::line($seam->end($axis), 'seam');
+                }
+            }
+            $lines[] = self::line(intdiv($length + 1, 2), 'centre');
+            $lines[] = self::line(intdiv(2 * $length + 3, 6), 'third');
+            $lines[] = self::line(intdiv(4 * $length + 3, 6), 'third');
+            foreach ($glazing->mullions as $mullion) {
+                if ($mullion->axis === $axis) {
+                    $lines[] = self::line($mullion->at, 'line', $mullion->partIds[1]);
+                }
+            }
+            $snaps[$axis->value] = array_values(array_unique($lines, \SORT_REGULAR));
+        }
+
+        return $snaps;
+    }
+
+    /** @return array{at: int, kind: string, rank: int, after: ?string} */
+    private static function line(int $at, string $kind, ?string $after = null): array
+    {
+        return ['at' => $at, 'kind' => $kind, 'rank' => self::RANKS[$kind] ?? 0, 'after' => $after];
+    }
+}

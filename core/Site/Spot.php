@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Site;
+
+use UpperPane\Core\Change\Scope;
+
+/** The places of a surface's sheet that commands read and write, by name. */
+final class Spot
+{
+    public static function field(string $name): Scope
+    {
+        return Scope::of('fields', $name);
+    }
+
+    public static function outputs(): Scope
+    {
+        return Scope::of('outputs');
+    }
+
+    public static function player(string $code): Scope
+    {
+        return Scope::of('players', $code);
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Site;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Document;
+use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Change\Scopes;
+use UpperPane\Core\Site\Command\AddPlayer;
+use UpperPane\Core\Site\Command\RemovePlayer;
+use UpperPane\Core\Site\Command\SetField;
+use UpperPane\Core\Site\Command\SetOutputs;
+use UpperPane\Core\Site\Command\WireOutputs;
+
+/**
+ * Surfaces' sheets as one kind of document, all in one part.
+ *
+ * @implements Kind<SurfaceSheet>
+ */
+final class SurfaceKind implements Kind
+{
+    public const NAME = 'surface';
+    private const HEAD = 'head';
+
+    public function name(): string
+    {
+        return self::NAME;
+    }
+
+    public function stored(array $parts): SurfaceSheet
+    {
+        /** @var array<string, mixed> $fields */
+        $fields = json_decode($parts[self::HEAD], true, 64, \JSON_THROW_ON_ERROR);
+
+        return SurfaceSheet::parse(Input::of($fields));
+    }
+
+    public function read(Input $input): SurfaceSheet
+    {
+        return SurfaceSheet::parse($input);
+    }
+
+    public function command(Input $input): Command
+    {
+        return match ($input->choice('do', [SetField::NAME, WireOutputs::NAME, SetOutputs::NAME, AddPlayer::NAME, RemovePlayer::NAME])) {
+            SetField::NAME => SetField::parse($input),
+            WireOutputs::NAME => WireOutputs::parse($input),
+            SetOutputs::NAME => SetOutputs::parse($input),
+            AddPlayer::NAME => AddPlayer::parse($input),
+            RemovePlayer::NAME => RemovePlayer::parse($input),
+            default => throw new \LogicException('The choice is one of these.'),
+        };
+    }
+
+    public function parts(Document $document, ?Document $before = null): array
+    {
+        return [self::HEAD => json_encode(['version' => SurfaceSheet::VERSION] + $document->fields(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)];
+    }
+
+    public function versions(Document $theirs, Document $mine, Scopes $touched): array
+    {
+        $lines = [];
+        foreach ($touched->all() as $scope) {
+            [$root, $name] = [...$scope->path(), ''];
+            $value = static fn (SurfaceSheet $sheet): mixed => match ($root) {
+                'fields' => $sheet->field($name),
+                'players' => $sheet->players[$name] ?? null,
+                default => $sheet->outputs?->toArray(),
+            };
+            if ($value($theirs) !== $value($mine)) {
+                $lines[] = ['what' => $root === 'fields' ? 'field' : $root, 'field' => $name, 'theirs' => $value($theirs), 'yours' => $value($mine)];
+            }
+        }
+
+        return $lines;
+    }
+}
