@@ -3,14 +3,15 @@
 declare(strict_types=1);
 
 use UpperPane\App\Security\RightsListener;
-use UpperPane\App\Security\Role;
+use UpperPane\Core\Site\Role;
 
 /*
- * Who may call which route. A route that is not here is closed to all; a test walks route × role.
+ * Who may call which route at all; what they may do at a site is asked again by every use case (UseCase/Gate). A route that is not here is closed to all; a test walks route × role.
  */
 $everyone = Role::cases();
 $designing = [Role::Designer, Role::Administrator];
 $handing = [Role::Designer, Role::Operator, Role::Administrator];
+$changing = [Role::Designer, Role::Technician, Role::Administrator];
 $mounting = [Role::Technician, Role::Designer, Role::Administrator];
 
 return [
@@ -28,27 +29,23 @@ return [
     'surface_show' => $everyone,
     'surface_make' => $mounting,
     'surface_duplicate' => $mounting,
-    'surface_change' => $mounting,
-    'surface_undo' => $mounting,
-    'surface_redo' => $mounting,
     'surface_effects' => $mounting,
     'surface_wire' => $mounting,
-    'player_add' => $mounting,
-    'player_outputs' => $mounting,
     'modes' => $everyone,
     'figures' => $mounting,
     'shape_resolve' => $mounting,
     'edid' => $mounting,
     'play_card' => RightsListener::PUBLIC,
+    'document_show' => $everyone,
+    'document_edit' => $changing,
+    'document_undo' => $changing,
+    'document_redo' => $changing,
+    'document_history' => $everyone,
+    'document_since' => $everyone,
     'design_create' => $designing,
-    'design_show' => $everyone,
     'design_plans' => $everyone,
     'design_plan' => $everyone,
     'design_moment' => $everyone,
-    'design_history' => $everyone,
-    'design_edit' => $designing,
-    'design_undo' => $designing,
-    'design_redo' => $designing,
     'fonts' => $everyone,
     'stock' => $everyone,
     'stock_add' => [Role::Designer, Role::Editor, Role::Administrator],

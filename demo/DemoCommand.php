@@ -10,19 +10,24 @@ use Symfony\Component\Console\Command\Command;
 use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
+use Symfony\Component\Uid\Uuid;
+use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Job\InspectMedia;
-use UpperPane\App\Security\Role;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\UseCase\Design\CreateDesign;
-use UpperPane\App\UseCase\Design\EditDesign;
+use UpperPane\App\UseCase\Document\EditDocument;
 use UpperPane\App\UseCase\Handoff\HandOver;
 use UpperPane\App\UseCase\Handoff\MakeRelease;
 use UpperPane\App\UseCase\Stock\AddMedia;
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Site\Role;
+use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 
 #[AsCommand('app:demo', 'Loads Harrowmere Landing into an empty database.')]
@@ -34,7 +39,8 @@ final class DemoCommand extends Command
         private readonly AddMedia $addMedia,
         private readonly InspectMedia $inspect,
         private readonly CreateDesign $create,
-        private readonly EditDesign $edit,
+        private readonly EditDocument $edit,
+        private readonly Documents $documents,
         private readonly MakeRelease $release,
         private readonly HandOver $handOver,
         private readonly string $varDir,
@@ -44,21 +50,46 @@ final class DemoCommand extends Command
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
-        $people = $this->people();
-        $this->surfaces();
-        $media = $this->media($people['designer'], $output);
+        $sites = $this->sites();
+        $people = $this->people($sites);
+        $designer = $people['designer'];
+        foreach (Harrowmere::surfaces() as $plan) {
+            $this->surface($sites['harrowmere'], $plan, $designer);
+        }
+        $this->surface($sites['aldermoor'], Harrowmere::jetty(), $designer);
+        $media = $this->media($designer, $output);
         foreach (Designs::all($media) as $design) {
-            ($this->create)($design['surface'], Input::of(['design' => $design['id'], 'name' => $design['name']]), $people['designer']);
-            ($this->edit)($design['id'], Input::of(['batch' => str_replace('0b0c1d00', '0b0c1d0b', $design['id']), 'revision' => 0, 'commands' => $design['commands']]), $people['designer']);
-            $design['release'] && $this->handOff($design['surface'], $design['id'], $people['designer']);
+            ($this->create)($design['surface'], Input::of(['design' => $design['id'], 'name' => $design['name']]), $designer);
+            ($this->edit)($design['id'], Input::of([
+                'batch' => str_replace('0b0c1d00', '0b0c1d0b', $design['id']), 'client' => str_replace('0b0c1d00', '0b0c1d0c', $design['id']),
+                'revision' => 0, 'commands' => $design['commands'],
+            ]), $designer);
+            $design['release'] && $this->handOff($design['surface'], $design['id'], $designer);
             $output->writeln($design['name']);
         }
 
         return Command::SUCCESS;
     }
 
-    /** @return array<string, Person> by role */
-    private function people(): array
+    /** @return array<string, Site> by slug */
+    private function sites(): array
+    {
+        $sites = [];
+        foreach (Harrowmere::SITES as $slug => [$name, $address, $zone]) {
+            $sites[$slug] = $this->entities->getRepository(Site::class)->findOneBy(['slug' => $slug]) ?? new Site($slug, $name, $address, $zone);
+            $this->entities->persist($sites[$slug]);
+        }
+        $this->entities->flush();
+
+        return $sites;
+    }
+
+    /**
+     * @param array<string, Site> $sites
+     *
+     * @return array<string, Person> by role
+     */
+    private function people(array $sites): array
     {
         $hash = $this->hashers->getPasswordHasher(Person::class)->hash(Harrowmere::PASSWORD);
         $people = [];
@@ -67,26 +98,30 @@ final class DemoCommand extends Command
             $this->entities->persist($people[$role]);
         }
         $this->entities->flush();
+        foreach ($people as $role => $person) {
+            foreach (Harrowmere::ACCESS[$role] as $slug) {
+                $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $sites[$slug]->id]);
+                $this->entities->persist($known ?? new Access($person, $sites[$slug], $person->role));
+            }
+        }
+        $this->entities->flush();
 
         return $people;
     }
 
-    private function surfaces(): void
+    /** @param array{code: string, player: string, sheet: array<string, mixed>} $plan */
+    private function surface(Site $site, array $plan, Person $person): void
     {
-        $site = $this->entities->getRepository(Site::class)->findOneBy(['slug' => 'harrowmere'])
-            ?? new Site('harrowmere', 'Harrowmere Landing', 'Pier Road 1, Harrowmere', 'Europe/London');
-        $this->entities->persist($site);
-        foreach (Harrowmere::surfaces() as $plan) {
-            if ($this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $plan['code']]) !== null) {
-                continue;
-            }
-            $sheet = SurfaceSheet::fresh($plan['sheet']);
-            $surface = new SurfaceRow($site, $plan['code'], $sheet);
-            $player = new Player($surface, $plan['player'], $surface->name);
-            $player->outputs = count($sheet->surface->panels);
-            $this->entities->persist($surface);
-            $this->entities->persist($player);
+        if ($this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $plan['code']]) !== null) {
+            return;
         }
+        $outputs = count(SurfaceSheet::fresh($plan['sheet'])->surface->panels);
+        $sheet = SurfaceSheet::fresh($plan['sheet'], [$plan['player'] => $outputs]);
+        $document = Uuid::v7()->toRfc4122();
+        $this->documents->add(new LoadedDocument($document, SurfaceKind::NAME, $site->id, null, null, 0, $sheet), $sheet->name(), $person);
+        $surface = new SurfaceRow($site, $plan['code'], $document, $sheet);
+        $this->entities->persist($surface);
+        $this->entities->persist(new Player($surface, $plan['player'], $surface->name));
         $this->entities->flush();
     }
 

@@ -146,6 +146,14 @@ final class Designs
             Sketch::size('z-word', '400px'),
             Sketch::fill('z-0b0c1d00', $view),
             Sketch::fill('z-word', Sketch::text('Ness lies to the left, Aldermoor straight ahead, and on clear days Tarn Holm far behind it', 150, ['align' => 'centre'])),
+            Sketch::name('z-word', 'What lies where'),
+            ['do' => 'scene.name', 'scene' => 's-rest', 'name' => 'By day'],
+            ['do' => 'scene.duplicate', 'scene' => 's-rest', 'as' => 's-night', 'name' => 'At dusk', 'copies' => ['z-0b0c1d00' => 'z-dusk'], 'joins' => true],
+            Sketch::fill('z-dusk', Sketch::picture($media['Harbour at dusk.png'])),
+            ['do' => 'scene.length', 'scene' => 's-rest', 'length' => ['kind' => 'ms', 'ms' => 12_000]],
+            ['do' => 'scene.length', 'scene' => 's-night', 'length' => ['kind' => 'ms', 'ms' => 8000]],
+            ['do' => 'scene.transition', 'scene' => 's-night', 'transition' => ['kind' => 'fade', 'ms' => 1500]],
+            ['do' => 'scene.transition', 'scene' => 's-rest', 'transition' => ['kind' => 'fade', 'ms' => 1500]],
         ];
     }
 }

@@ -17,6 +17,29 @@ final class Harrowmere
         'administrator' => ['Ada Wren', 'ada@harrowmere.example'],
     ];
 
+    /** slug → name, address, time zone */
+    public const SITES = [
+        'harrowmere' => ['Harrowmere Landing', 'Pier Road 1, Harrowmere', 'Europe/London'],
+        'aldermoor' => ['Aldermoor jetty', 'Mole 3, Aldermoor', 'Europe/London'],
+    ];
+
+    /** role → where it is theirs */
+    public const ACCESS = [
+        'designer' => ['harrowmere', 'aldermoor'],
+        'editor' => ['harrowmere'],
+        'operator' => ['harrowmere'],
+        'technician' => ['harrowmere'],
+        'administrator' => ['harrowmere', 'aldermoor'],
+    ];
+
+    /** @return array{code: string, player: string, sheet: array<string, mixed>} the one display across the lake */
+    public static function jetty(): array
+    {
+        $panel = ['native' => [1920, 1080], 'active_mm' => [698.4, 392.85], 'bezel_mm' => [11, 11, 11, 11], 'rotation' => 0];
+
+        return self::surface('jetty', 'jetty-1', 'Jetty shelter', ['panels' => [$panel]], 0, 1600, ['viewing_mm' => [1000, 5000]]);
+    }
+
     /** @return list<array{code: string, player: string, sheet: array<string, mixed>}> */
     public static function surfaces(): array
     {

@@ -10,7 +10,7 @@ final class Sketch
     /** @return array<string, mixed> */
     public static function split(string $pane, string $split, int $at, string $newZone): array
     {
-        return ['do' => 'pane.split', 'scene' => 's-rest', 'pane' => $pane, 'split' => $split, 'at' => $at, 'new_zone' => $newZone, 'new_split' => "g-$newZone"];
+        return ['do' => 'pane.split', 'scene' => 's-rest', 'layout' => 'own', 'pane' => $pane, 'split' => $split, 'at' => $at, 'new_zone' => $newZone, 'new_split' => "g-$newZone"];
     }
 
     /**
@@ -20,19 +20,19 @@ final class Sketch
      */
     public static function fill(string $zone, array $fill): array
     {
-        return ['do' => 'fill.set', 'scene' => 's-rest', 'zone' => $zone, 'fill' => $fill];
+        return ['do' => 'fill.set', 'zone' => $zone, 'fill' => $fill];
     }
 
     /** @return array<string, mixed> */
     public static function name(string $zone, string $name): array
     {
-        return ['do' => 'zone.name', 'scene' => 's-rest', 'zone' => $zone, 'name' => $name];
+        return ['do' => 'zone.name', 'zone' => $zone, 'name' => $name];
     }
 
     /** @return array<string, mixed> */
     public static function size(string $part, string $size): array
     {
-        return ['do' => 'part.size', 'scene' => 's-rest', 'part' => $part, 'size' => $size];
+        return ['do' => 'part.size', 'scene' => 's-rest', 'layout' => 'own', 'part' => $part, 'size' => $size];
     }
 
     /** @return array<string, mixed> */

@@ -26,6 +26,11 @@ final readonly class Published
         $this->write("$path/plan.json", $plan);
     }
 
+    public function file(string $folder, string $name, string $content): void
+    {
+        $this->write($this->folder($folder)."/$name", $content);
+    }
+
     /**
      * The modification time rises by at least a second with every write: nginx compares it to the second only.
      *

@@ -20,6 +20,7 @@ class HandOff
         #[ORM\Column(type: 'bigint')] public int $startMs,
         #[ORM\ManyToOne, ORM\JoinColumn(name: 'by_id', nullable: false)] public Person $by,
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $at,
+        #[ORM\ManyToOne] public ?ProgrammeRow $programme = null,
     ) {
     }
 }

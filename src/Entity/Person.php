@@ -7,7 +7,7 @@ namespace UpperPane\App\Entity;
 use Doctrine\ORM\Mapping as ORM;
 use Symfony\Component\Security\Core\User\PasswordAuthenticatedUserInterface;
 use Symfony\Component\Security\Core\User\UserInterface;
-use UpperPane\App\Security\Role;
+use UpperPane\Core\Site\Role;
 
 /** Someone who signs in. */
 #[ORM\Entity, ORM\Table(name: 'person')]

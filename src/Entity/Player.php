@@ -25,9 +25,6 @@ class Player
     #[ORM\Column]
     public bool $pairingOpen = true;
 
-    #[ORM\Column]
-    public int $outputs = 1;
-
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public SurfaceRow $surface,
         #[ORM\Column(length: 40, unique: true)] public string $code,

@@ -19,7 +19,7 @@ class Release
      * @param list<array<string, mixed>> $findings
      */
     public function __construct(
-        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public DesignRow $design,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public DocumentRow $design,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public SurfaceRow $surface,
         #[ORM\Column] public int $number,
         #[ORM\Column] public int $revision,

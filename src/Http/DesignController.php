@@ -10,15 +10,12 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Design\CreateDesign;
-use UpperPane\App\UseCase\Design\EditDesign;
-use UpperPane\App\UseCase\Design\ShowDesign;
-use UpperPane\App\UseCase\Design\UndoEdit;
-use UpperPane\App\UseCase\Design\UndoStack;
+use UpperPane\App\UseCase\Design\ShowPlans;
 
-/** Designs: made, read, edited by batches of commands, undone and redone. */
+/** Designs: made, and seen as plans. */
 final readonly class DesignController
 {
-    public function __construct(private ShowDesign $show)
+    public function __construct(private ShowPlans $plans)
     {
     }
 
@@ -28,55 +25,23 @@ final readonly class DesignController
         return new JsonResponse($create($surface, Body::of($request), $person), 201);
     }
 
-    #[Route('/api/designs/{id}', 'design_show', methods: ['GET'])]
-    public function show(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
-    {
-        $layout = $request->query->getString('layout');
-
-        return new JsonResponse($this->show->whole($id, $person, $layout === '' ? null : $layout));
-    }
-
     #[Route('/api/designs/{id}/plan', 'design_plan', methods: ['GET'])]
-    public function plan(string $id, Request $request): JsonResponse
+    public function plan(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
     {
         $surface = $request->query->getString('surface');
 
-        return new JsonResponse($this->show->plan($id, $surface === '' ? null : $surface));
+        return new JsonResponse($this->plans->one($id, $surface === '' ? null : $surface, $person));
     }
 
     #[Route('/api/designs/{id}/plans', 'design_plans', methods: ['GET'])]
-    public function plans(string $id, Request $request): JsonResponse
+    public function plans(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse($this->show->plans($id, explode(',', $request->query->getString('surfaces'))));
+        return new JsonResponse($this->plans->several($id, explode(',', $request->query->getString('surfaces')), $person));
     }
 
     #[Route('/api/designs/{id}/moment/{tMs}', 'design_moment', requirements: ['tMs' => '\d{1,15}'], methods: ['GET'])]
-    public function moment(string $id, int $tMs): JsonResponse
+    public function moment(string $id, int $tMs, #[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse($this->show->moment($id, $tMs));
-    }
-
-    #[Route('/api/designs/{id}/revisions', 'design_history', methods: ['GET'])]
-    public function history(string $id): JsonResponse
-    {
-        return new JsonResponse($this->show->history($id));
-    }
-
-    #[Route('/api/designs/{id}/batches', 'design_edit', methods: ['POST'])]
-    public function edit(string $id, Request $request, #[CurrentUser] Person $person, EditDesign $edit): JsonResponse
-    {
-        return new JsonResponse($edit($id, Body::of($request), $person));
-    }
-
-    #[Route('/api/designs/{id}/undo', 'design_undo', methods: ['POST'])]
-    public function undo(string $id, Request $request, #[CurrentUser] Person $person, UndoEdit $undo): JsonResponse
-    {
-        return new JsonResponse($undo($id, Body::of($request), $person, UndoStack::UNDO));
-    }
-
-    #[Route('/api/designs/{id}/redo', 'design_redo', methods: ['POST'])]
-    public function redo(string $id, Request $request, #[CurrentUser] Person $person, UndoEdit $undo): JsonResponse
-    {
-        return new JsonResponse($undo($id, Body::of($request), $person, UndoStack::REDO));
+        return new JsonResponse($this->plans->moment($id, $tMs, $person));
     }
 }

@@ -12,16 +12,16 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Handoff\HandOver;
 use UpperPane\App\UseCase\Handoff\MakeRelease;
-use UpperPane\App\UseCase\Handoff\PairPlayer;
 use UpperPane\App\UseCase\Handoff\ShowHandOff;
+use UpperPane\App\UseCase\Player\PairPlayer;
 
 /** Releases, and what each player is given. */
 final class HandoffController
 {
     #[Route('/api/designs/{id}/releases', 'design_releases', methods: ['GET'])]
-    public function releases(string $id, ShowHandOff $show): JsonResponse
+    public function releases(string $id, #[CurrentUser] Person $person, ShowHandOff $show): JsonResponse
     {
-        return new JsonResponse($show->ofDesign($id));
+        return new JsonResponse($show->ofDesign($id, $person));
     }
 
     #[Route('/api/designs/{id}/releases', 'release_make', methods: ['POST'])]
@@ -30,10 +30,10 @@ final class HandoffController
         return new JsonResponse($make($id, Body::of($request), $person), 201);
     }
 
-    #[Route('/api/hand-off', 'hand_off', methods: ['GET'])]
-    public function show(ShowHandOff $show): JsonResponse
+    #[Route('/api/sites/{site}/hand-off', 'hand_off', methods: ['GET'])]
+    public function show(string $site, #[CurrentUser] Person $person, ShowHandOff $show): JsonResponse
     {
-        return new JsonResponse($show());
+        return new JsonResponse($show($site, $person));
     }
 
     #[Route('/api/players/{code}/hand-off', 'hand_off_give', methods: ['POST'])]

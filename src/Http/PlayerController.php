@@ -9,8 +9,8 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use UpperPane\App\Adapter\ShiftedClock;
-use UpperPane\App\UseCase\Handoff\PairPlayer;
-use UpperPane\App\UseCase\Handoff\TakeProof;
+use UpperPane\App\UseCase\Player\PairPlayer;
+use UpperPane\App\UseCase\Player\TakeProof;
 use UpperPane\App\UseCase\Surface\Wire;
 
 /** What a player calls: the time, pairing, its proof. Everything else it needs are static files. */

@@ -14,6 +14,7 @@ use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
+use UpperPane\App\UseCase\Forbidden;
 use UpperPane\Core\Base\Refusal;
 
 /** Turns whatever went wrong into a problem that a person can act on. What is our fault is logged under a number the person is told. */
@@ -34,6 +35,7 @@ final readonly class ProblemListener
         return match (true) {
             $fault instanceof Refusal => Problem::ofRefusal($fault),
             $fault instanceof Absent => Problem::response(404, 'address.absent', '', ['what' => $fault->getMessage()]),
+            $fault instanceof Forbidden => Problem::response(403, 'right.missing_at', '', ['right' => $fault->right->value, 'site' => $fault->site]),
             $fault instanceof Conflict => Problem::response(409, $fault->conflictCode, '', $fault->params, $fault->versions),
             $fault instanceof LockWaitTimeoutException, self::databaseAway($fault) => Problem::response(503, 'service.database_away'),
             $fault instanceof HttpExceptionInterface && $fault->getStatusCode() < 500 => Problem::response($fault->getStatusCode(), $fault->getStatusCode() === 404 ? 'address.absent' : 'address.refused', '', ['what' => 'page']),

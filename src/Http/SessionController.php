@@ -9,8 +9,11 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Repository\Sites;
 use UpperPane\App\Security\PasswordAuthenticator;
+use UpperPane\Core\Site\Right;
 
 /** Who is signed in. Signing in itself is done by {@see PasswordAuthenticator}. */
 final class SessionController
@@ -24,10 +27,14 @@ final class SessionController
 
     /** Open to all, so that a page can ask who is signed in without being refused. */
     #[Route('/api/me', 'me', methods: ['GET'])]
-    public function me(Request $request, #[CurrentUser] ?Person $person): JsonResponse
+    public function me(Request $request, #[CurrentUser] ?Person $person, Sites $sites): JsonResponse
     {
         return new JsonResponse(['person' => $person === null ? null : [
             'name' => $person->name, 'email' => $person->email, 'role' => $person->role->value,
+            'sites' => array_map(static fn (Access $access) => [
+                'slug' => $access->site->slug, 'name' => $access->site->name, 'zone' => $access->site->timeZone, 'role' => $access->role->value,
+                'rights' => array_map(static fn (Right $right) => $right->value, $access->role->rights()),
+            ], $sites->of($person)),
             'csrf' => $request->getSession()->get(PasswordAuthenticator::CSRF),
         ]]);
     }

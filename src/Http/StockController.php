@@ -21,9 +21,9 @@ use UpperPane\Core\Base\Refusal;
 final class StockController
 {
     #[Route('/api/sites/{site}/stock', 'stock', methods: ['GET'])]
-    public function list(string $site, StockList $list): JsonResponse
+    public function list(string $site, #[CurrentUser] Person $person, StockList $list): JsonResponse
     {
-        return new JsonResponse($list($site));
+        return new JsonResponse($list($site, $person));
     }
 
     #[Route('/api/sites/{site}/stock', 'stock_add', methods: ['POST'])]

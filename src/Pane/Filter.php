@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace UpperPane\App\Pane;
 
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Json;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Text\Fonts;
 
 /** `bin/pane` without its streams: arguments and text in; exit code, output and error text out. */
 final readonly class Filter
 {
-    private const MOST_BYTES = 16_777_216;
+    public const MOST_BYTES = 16_777_216;
 
     /** @param list<Described> $commands */
     public function __construct(private array $commands)
@@ -23,6 +24,7 @@ final readonly class Filter
     {
         return new self([
             new SurfaceCommand(), new EdidCommand(), new LegibleCommand($fonts), new GlazeCommand(), new LatticeCommand(), new FitCommand(),
+            new ReflowCommand(), new PlaceCommand(),
             new PlaylistCommand(), new PeriodCommand(),
         ]);
     }
@@ -44,6 +46,12 @@ final readonly class Filter
 
             return [1, '', self::json(['error' => $error->toArray()])];
         }
+    }
+
+    /** The error text for an answer that could not be written. */
+    public static function unwritten(): string
+    {
+        return self::json(['error' => Refusal::because('pane.output_closed')->toArray()]);
     }
 
     /**
@@ -101,9 +109,10 @@ final readonly class Filter
         if (($arguments[1] ?? '') !== '--file' || !isset($arguments[2])) {
             throw Refusal::because('pane.file_wanted', '', ['name' => $arguments[0]]);
         }
-        $bytes = is_file($arguments[2]) && is_readable($arguments[2]) ? file_get_contents($arguments[2], length: self::MOST_BYTES + 1) : false;
+        // A file that says it is readable may still refuse, as some below /proc do.
+        $bytes = is_file($arguments[2]) && is_readable($arguments[2]) ? @file_get_contents($arguments[2], length: self::MOST_BYTES + 1) : false;
 
-        return $bytes === false ? throw Refusal::because('pane.file_unreadable', '', ['file' => $arguments[2]]) : $bytes;
+        return $bytes === false || $bytes === '' && filesize($arguments[2]) > 0 ? throw Refusal::because('pane.file_unreadable', '', ['file' => $arguments[2]]) : $bytes;
     }
 
     private static function decode(string $text): Input
@@ -111,17 +120,13 @@ final readonly class Filter
         if (strlen($text) > self::MOST_BYTES) {
             throw Refusal::because('input.too_large', '', ['bytes' => strlen($text), 'most' => self::MOST_BYTES]);
         }
-        try {
-            $value = json_decode($text, true, 128, \JSON_THROW_ON_ERROR);
-        } catch (\JsonException $broken) {
-            throw Refusal::because('input.json', '', ['what' => $broken->getMessage()]);
-        }
 
-        return Input::of($value);
+        return Json::decode($text);
     }
 
+    /** What is not UTF-8 (an argument that is quoted in a refusal) is shown with replacement characters. */
     private static function json(mixed $value): string
     {
-        return json_encode($value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_THROW_ON_ERROR)."\n";
+        return json_encode($value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_THROW_ON_ERROR)."\n";
     }
 }

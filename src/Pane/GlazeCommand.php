@@ -9,6 +9,7 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\GlazingReader;
+use UpperPane\Core\Layout\Pitches;
 use UpperPane\Core\Surface\Panel;
 
 /** A tree of splits → the px of every pane and the mullions between them. */
@@ -21,33 +22,46 @@ final class GlazeCommand implements Command
 
     public function schema(): array
     {
-        $size = ['type' => 'string', 'pattern' => '^\d{1,7}(\.\d{1,3})?(px|%|mm|fr)$'];
-        $min = Schema::whole(0, Size::LARGEST_PX);
-        $split = [
-            'id' => Schema::id(), 'split' => ['enum' => ['columns', 'rows']], 'gutter' => $min,
-            'parts' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/part'], 'minItems' => 1, 'maxItems' => 1000],
-        ];
-        $sized = ['size' => $size, 'min' => $min];
-        $pane = ['pane' => Schema::id()];
+        [$tree, $parts] = self::treeSchema();
 
-        return Schema::object([
-            'size' => Schema::size(),
-            'pitch_mm' => Schema::tuple(Schema::positive(), 2),
-            'tree' => ['oneOf' => [Schema::object($pane, ['pane']), Schema::object($split, ['split', 'parts'])]],
-        ], ['size', 'tree']) + ['$defs' => ['part' => ['oneOf' => [
-            Schema::object($sized + $pane, ['size', 'pane']),
-            Schema::object($sized + $split, ['size', 'split', 'parts']),
-        ]]]];
+        return Schema::object(['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2), 'tree' => $tree], ['size', 'tree']) + ['$defs' => $parts];
     }
 
     public function run(Input $input): array
     {
         $input->keys(['size', 'tree', 'pitch_mm']);
-        $pitch = $input->has('pitch_mm')
-            ? array_map(static fn (Input $mm) => Rational::of($mm->asMillionths(1, Panel::LARGEST_UM), 1000), $input->list('pitch_mm', 2, 2))
-            : [null, null];
-        $size = Size::parse($input->child('size'));
+        $pitches = self::pitches($input);
 
-        return Glazing::resolve(GlazingReader::read($input->child('tree')), $size, $pitch[0], $pitch[1])->toArray();
+        return Glazing::resolve(GlazingReader::read($input->child('tree')), Size::parse($input->child('size')), new Pitches(...$pitches))->toArray();
+    }
+
+    /** @return array{?Rational, ?Rational} µm per px, from an optional `pitch_mm` */
+    public static function pitches(Input $input): array
+    {
+        if (!$input->has('pitch_mm')) {
+            return [null, null];
+        }
+        $mm = $input->list('pitch_mm', 2, 2);
+        $um = static fn (Input $one) => Rational::of($one->asMillionths(1, Panel::LARGEST_UM), 1000);
+
+        return [$um($mm[0]), $um($mm[1])];
+    }
+
+    /** @return array{array<string, mixed>, array<string, mixed>} the schema of a tree, and its definitions */
+    public static function treeSchema(): array
+    {
+        $size = ['type' => 'string', 'pattern' => '^[0-9]{1,7}(\\.[0-9]{1,3})?(px|%|mm|fr)$', 'description' => 'above 0 and at most 1000000; px and fr are whole numbers'];
+        $px = Schema::whole(0, Size::LARGEST_PX);
+        $split = [
+            'id' => Schema::id(), 'split' => ['enum' => ['columns', 'rows']], 'gutter' => $px,
+            'parts' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/part'], 'minItems' => 1, 'maxItems' => 1000],
+        ];
+        $sized = ['size' => $size, 'min' => $px + ['description' => 'only beside a size in fr']];
+        $pane = ['pane' => Schema::id()];
+
+        return [
+            ['oneOf' => [Schema::object($pane, ['pane']), Schema::object($split, ['split', 'parts'])], 'description' => 'at most '.GlazingReader::DEEPEST.' splits within each other; every id once'],
+            ['part' => ['oneOf' => [Schema::object($sized + $pane, ['size', 'pane']), Schema::object($sized + $split, ['size', 'split', 'parts'])]]],
+        ];
     }
 }

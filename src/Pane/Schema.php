@@ -32,8 +32,20 @@ final class Schema
         return self::tuple(self::whole(1, Size::LARGEST_PX), 2);
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> `[x, y, width, height]` in px */
+    public static function rect(): array
+    {
+        return ['type' => 'array', 'prefixItems' => [self::whole(0, Size::LARGEST_PX), self::whole(0, Size::LARGEST_PX), self::whole(1, Size::LARGEST_PX), self::whole(1, Size::LARGEST_PX)], 'items' => false, 'minItems' => 4, 'maxItems' => 4];
+    }
+
+    /** @return array<string, mixed> more than nothing, in mm or px; how fine and how large is said where it is read */
     public static function positive(): array
+    {
+        return ['type' => 'number', 'exclusiveMinimum' => 0];
+    }
+
+    /** @return array<string, mixed> */
+    public static function notNegative(): array
     {
         return ['type' => 'number', 'minimum' => 0];
     }

@@ -21,7 +21,7 @@ final class SurfaceCommand implements Command
         $panel = [
             'native' => Schema::size(),
             'active_mm' => Schema::tuple(Schema::positive(), 2),
-            'bezel_mm' => Schema::tuple(Schema::positive(), 4),
+            'bezel_mm' => Schema::tuple(Schema::notNegative(), 4),
             'rotation' => ['enum' => [0, 90, 180, 270]],
         ];
         $placed = $panel + ['id' => Schema::id(), 'position_mm' => Schema::tuple(['type' => 'number'], 2)];
@@ -32,7 +32,7 @@ final class SurfaceCommand implements Command
             'grid' => Schema::object([
                 'columns' => $count, 'rows' => $count,
                 'panel' => Schema::object($panel, ['native', 'active_mm']),
-                'gap_mm' => Schema::tuple(Schema::positive(), 2),
+                'gap_mm' => Schema::tuple(Schema::notNegative(), 2),
             ], ['columns', 'rows', 'panel']),
             'blends' => ['type' => 'array', 'items' => Schema::tuple(Schema::id(), 2), 'maxItems' => 1000],
             'mode' => ['enum' => ['compensated', 'butted']],

@@ -5,23 +5,28 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Design;
 
 use Doctrine\ORM\EntityManagerInterface;
-use UpperPane\App\Adapter\ShiftedClock;
-use UpperPane\App\Entity\DesignRow;
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Document\Design;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Site\Right;
 
 /** A new design for a surface or a named area of it: one scene, one empty pane. The id comes from the client, so that a repeated request makes no second one. */
 final readonly class CreateDesign
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private DesignStore $store,
-        private ShiftedClock $clock,
+        private Documents $documents,
+        private Surfaces $surfaces,
+        private Planning $planning,
+        private Gate $gate,
         private Recorder $recorder,
     ) {
     }
@@ -29,7 +34,7 @@ final readonly class CreateDesign
     /** @return array{design: string} */
     public function __invoke(string $surfaceCode, Input $input, Person $person): array
     {
-        $input->keys(['design', 'name', 'area']);
+        $input->keys(['design', 'name', 'area', 'scene']);
         $id = $input->text('design', 36, 36);
         if (preg_match('/^[0-9a-f-]{36}$/D', $id) !== 1) {
             throw Refusal::because('input.id', '/design', ['value' => $id]);
@@ -38,18 +43,20 @@ final readonly class CreateDesign
         if ($name === '') {
             throw Refusal::because('input.length', '/name', ['length' => 0, 'least' => 1, 'most' => 120]);
         }
-        $row = $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $surfaceCode]) ?? throw Absent::named('surface');
-        if ($this->entities->find(DesignRow::class, $id) === null) {
-            $area = $input->has('area') && $input->child('area')->raw() !== null ? $input->text('area', 60, 1) : null;
-            $sheet = $row->sheet();
-            $size = ($area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$area] ?? throw Refusal::because('area.unknown', '/area', ['area' => $area]))->size();
-            $design = Design::fresh($name, $size, $sheet->surface->widthUm($size->width), $sheet->surface->heightUm($size->height), 's-rest', 'z-'.substr($id, 0, 8));
-            $designRow = new DesignRow($id, $row, $name, $design->headArray(), $this->clock->now(), $area);
-            $designRow->changedBy = $person;
-            $this->store->add($designRow, $design);
-            $this->entities->flush();
-            $this->recorder->record($person, 'design.create', $id, ['name' => $name, 'surface' => $surfaceCode, 'area' => $area]);
-        }
+        $row = $this->surfaces->byCode($surfaceCode) ?? throw Absent::named('surface');
+        $this->gate->demand($person, Right::Design, $row->site);
+        $area = $input->optional('area')?->asText(60, 1);
+        $sheet = $this->planning->sheet($row);
+        $size = ($area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$area] ?? throw Refusal::because('area.unknown', '/area', ['area' => $area]))->size();
+        $scene = $input->optional('scene')?->asText(80, 1) ?? 'Rest';
+        $design = Design::fresh($name, $size, $sheet->surface->widthUm($size->width), $sheet->surface->heightUm($size->height), 's-rest', 'z-'.substr($id, 0, 8), $scene);
+        $this->entities->wrapInTransaction(function () use ($id, $row, $area, $design, $name, $person): void {
+            $known = $this->documents->load($id, true);
+            if ($known === null) {
+                $this->documents->add(new LoadedDocument($id, DesignKind::NAME, $row->site->id, $row->id, $area, 0, $design), $name, $person);
+                $this->recorder->record($person, 'design.create', $id, ['name' => $name, 'surface' => $row->code, 'area' => $area]);
+            }
+        });
 
         return ['design' => $id];
     }

@@ -4,31 +4,26 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Design;
 
-use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
-use UpperPane\App\Adapter\StockShelf;
-use UpperPane\App\Entity\DesignRow;
-use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\SurfaceRow;
-use UpperPane\Core\Base\Finding;
-use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Document\Design;
-use UpperPane\Core\Document\SceneLayout;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\MediaLibrary;
+use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\UseCase\Absent;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\Design;
 use UpperPane\Core\Geometry\Rational;
-use UpperPane\Core\Geometry\Rect;
-use UpperPane\Core\Geometry\Size;
-use UpperPane\Core\Picture\MediaFacts;
-use UpperPane\Core\Plan\Plan;
-use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
+use UpperPane\Core\Preflight\Judgement;
+use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
-use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Text\Fonts;
 
-/** Gathers what the core needs to make a plan: the surface, the media's facts, the faces, the site's zone and now. */
+/** Gathers what the core needs to judge a design: the surface's sheet, the media's facts, the faces, the site's zone and now. */
 final readonly class Planning
 {
-    public function __construct(private EntityManagerInterface $entities, private Fonts $fonts, private ShiftedClock $clock)
+    public function __construct(private Documents $documents, private Surfaces $surfaces, private MediaLibrary $media, private Fonts $fonts, private ShiftedClock $clock)
     {
     }
 
@@ -37,69 +32,50 @@ final readonly class Planning
         return $this->clock->nowMs();
     }
 
-    /** A design on a surface, in its area where the surface has one of that name. */
-    public function plan(DesignRow $design, Design $document, SurfaceRow $row, ?SurfaceSheet $sheet = null): Plan
+    /** @throws Absent */
+    public function surface(LoadedDocument $design): SurfaceRow
     {
-        $sheet ??= $row->sheet();
-        $area = $design->area === null ? null : $sheet->areas[$design->area] ?? null;
-        $plan = PlanCompiler::compile($document, $sheet->surface, $this->context($row, $document), $area);
-        $names = ['area' => (string) $design->area, 'surface' => $row->name];
-        $note = match (true) {
-            $design->area === null => null,
-            $area === null => Finding::of('area.not_there', Severity::Caution, '', $names),
-            default => Finding::of('area.rest_empty', Severity::Note, '', $names),
+        return $this->surfaces->byId((int) $design->surfaceId) ?? throw Absent::named('surface');
+    }
+
+    /** @throws Refusal for a sheet that cannot be read */
+    public function sheet(SurfaceRow $row): SurfaceSheet
+    {
+        $sheet = $this->documents->several(SurfaceKind::NAME, [$row->document])[$row->document] ?? throw Absent::named('surface');
+
+        return match (true) {
+            $sheet instanceof SurfaceSheet => $sheet,
+            $sheet instanceof Refusal => throw $sheet,
+            default => throw new \LogicException('A surface has a sheet.'),
         };
-
-        return $note === null ? $plan : $plan->with($note);
     }
 
-    /** What lies under a design's own canvas; null when the surface has become another since the design was begun, or for its other layout. */
-    public function under(DesignRow $design, SceneLayout $layout): ?Ground
+    public function judge(LoadedDocument $loaded, Design $design, SurfaceRow $row, ?SurfaceSheet $sheet = null): Judgement
     {
-        $sheet = $design->surface->sheet();
-        $place = $design->area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$design->area] ?? null;
+        $this->expect($design, null);
 
-        return $place !== null && $place->size()->toArray() === $layout->canvas()->toArray() ? Ground::of($sheet->surface)->within($place) : null;
+        return Judgement::of($design, $sheet ?? $this->sheet($row), $loaded->area, $this->context($row));
     }
 
-    /** What lies inside the safe area of the surface the design is made for; null when none is set, or the canvas is not the surface's. */
-    public function safe(DesignRow $design, SceneLayout $layout): ?Rect
+    public function context(SurfaceRow $row): PlanContext
     {
-        $sheet = $design->surface->sheet();
-        $safe = $sheet->safe();
-        $whole = $sheet->surface->canvas;
-
-        return $design->area !== null || $whole->toArray() !== $layout->canvas()->toArray() || $safe->toArray() === $whole->rect()->toArray() ? null : $safe;
-    }
-
-    public function context(SurfaceRow $surface, Design ...$designs): PlanContext
-    {
-        $ids = array_values(array_unique(array_merge(...array_map(static fn (Design $design) => $design->mediaIds(), $designs))));
-
-        return new PlanContext(
-            new StockShelf($ids === [] ? [] : $this->facts($ids)),
-            $this->fonts,
-            new \DateTimeZone($surface->site->timeZone),
-            $this->clock->nowMs(),
-            Rational::of(1),
-        );
+        return new PlanContext($this->media, $this->fonts, new \DateTimeZone($row->site->timeZone), $this->clock->nowMs(), Rational::of(1));
     }
 
     /**
-     * @param list<string> $ids
+     * Fetches the facts of all media at once that these zones use.
      *
-     * @return array<string, MediaFacts>
+     * @param ?list<string> $zones null for all, grounds included
      */
-    private function facts(array $ids): array
+    public function expect(Design $design, ?array $zones): void
     {
-        $facts = [];
-        /** @var list<array{id: string, name: string, sha256: string, mime: string, bytes: int|string, width: ?int, height: ?int, durationMs: ?int}> $rows */
-        $rows = $this->entities->createQuery('SELECT m.id, m.name, m.sha256, m.mime, m.bytes, m.width, m.height, m.durationMs FROM '.Media::class.' m WHERE m.id IN (:ids)')->setParameter('ids', $ids)->getArrayResult();
-        foreach ($rows as $row) {
-            $size = $row['width'] === null || $row['height'] === null ? null : Size::of($row['width'], $row['height']);
-            $facts[$row['id']] = new MediaFacts($row['id'], $row['name'], $row['sha256'], $row['mime'], (int) $row['bytes'], $size, $row['durationMs']);
+        $ids = [];
+        foreach ($zones ?? array_keys($design->zones) as $id) {
+            $ids = [...$ids, ...$design->zone((string) $id)->fill()->mediaIds()];
         }
-
-        return $facts;
+        foreach ($zones === null ? $design->scenes : [] as $scene) {
+            $ids = [...$ids, ...$scene->ground->mediaIds()];
+        }
+        $this->media->expect(array_values(array_unique($ids)));
     }
 }

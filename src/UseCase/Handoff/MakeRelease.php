@@ -4,35 +4,39 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Handoff;
 
-use Doctrine\DBAL\Connection;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\Published;
 use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Release;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\Releases;
+use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
-use UpperPane\App\UseCase\Design\DesignStore;
 use UpperPane\App\UseCase\Design\Planning;
+use UpperPane\App\UseCase\Gate;
+use UpperPane\App\UseCase\Player\PlayerStates;
 use UpperPane\App\UseCase\Recorder;
-use UpperPane\App\UseCase\Surface\Surfaces;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Output\WiringCheck;
-use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Plan\DataSheet;
+use UpperPane\Core\Site\Right;
 
-/** Seals a design at a revision: number, note, plan, findings, and the SHA-256 of the plan. A *stop* blocks it. */
+/** Seals a design at a revision: number, note, plan, findings, and the SHA-256 of the plan. A *stop* of the judgement blocks it. */
 final readonly class MakeRelease
 {
     public function __construct(
         private EntityManagerInterface $entities,
-        private Connection $database,
-        private DesignStore $store,
+        private Documents $documents,
+        private Releases $releases,
         private Planning $planning,
-        private Surfaces $surfaces,
         private Published $published,
         private ShiftedClock $clock,
+        private Gate $gate,
         private Recorder $recorder,
     ) {
     }
@@ -47,36 +51,38 @@ final readonly class MakeRelease
         $input->keys(['revision', 'note']);
         $note = trim($input->text('note', 500));
         $release = $this->entities->wrapInTransaction(function () use ($designId, $input, $note, $person) {
-            $loaded = $this->store->load($designId, true);
-            if ($input->int('revision', 0, \PHP_INT_MAX) !== $loaded->row->revision) {
-                throw Conflict::because('release.revision', ['revision' => $loaded->row->revision]);
+            $loaded = $this->documents->load($designId, true) ?? throw Absent::named('design');
+            if ($input->int('revision', 0, \PHP_INT_MAX) !== $loaded->revision) {
+                throw Conflict::because('release.revision', ['revision' => $loaded->revision]);
             }
-            $surface = $loaded->row->surface;
-            $outputs = $this->surfaces->outputs($surface, $surface->sheet());
-            $plan = $this->planning->plan($loaded->row, $loaded->document, $surface)->leavingBy($outputs);
-            $findings = [
-                ...$plan->surface->findings, ...WiringCheck::of($outputs, $plan->surface, $this->surfaces->outputCounts($surface)),
-                ...$plan->findings, ...Preflight::standard()->check($plan->zones),
-            ];
-            if (Preflight::blocks($findings)) {
-                $stops = array_filter($findings, static fn (Finding $finding) => $finding->severity === Severity::Stop);
-                throw Conflict::because('release.stopped', ['count' => count($stops)], ['findings' => array_map(static fn (Finding $finding) => $finding->toArray(), array_values($stops))]);
-            }
-            $sealed = $plan->toArray();
-            $number = 1 + (int) $this->database->fetchOne('SELECT MAX(number) FROM release_ WHERE design_id = ?', [$designId]);
-            $release = new Release(
-                $loaded->row, $surface, $number, $loaded->row->revision, $note, $person, $this->clock->now(),
-                $loaded->document->toArray(), $sealed, array_map(static fn (Finding $finding) => $finding->toArray(), $findings),
-                CanonicalJson::sha256($sealed), bin2hex(random_bytes(20)),
-            );
-            $this->published->pack($release->folder, CanonicalJson::encode($sealed), $sealed['media']);
-            $this->entities->persist($release);
-            $this->entities->flush();
 
-            return $release;
+            return $this->sealed($loaded, $note, $person);
         });
         $this->recorder->record($person, 'release.make', $designId, ['number' => $release->number, 'sha256' => $release->sha256]);
 
         return PlayerStates::release($release) + ['findings' => $release->findings];
+    }
+
+    private function sealed(LoadedDocument $loaded, string $note, Person $person): Release
+    {
+        $design = $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
+        $surface = $this->planning->surface($loaded);
+        $this->gate->demand($person, Right::Release, $surface->site);
+        $judgement = $this->planning->judge($loaded, $design, $surface);
+        $write = static fn (Finding $finding) => $finding->toArray();
+        if ($judgement->blocks()) {
+            throw Conflict::because('release.stopped', ['count' => count($judgement->stops())], ['findings' => array_map($write, $judgement->stops())]);
+        }
+        $plan = $judgement->plan->toArray();
+        $release = new Release(
+            $this->entities->getReference(DocumentRow::class, $loaded->id) ?? throw Absent::named('design'), $surface, $this->releases->next($loaded->id), $loaded->revision, $note, $person, $this->clock->now(),
+            $design->toArray(), $plan, array_map($write, $judgement->findings), CanonicalJson::sha256($plan), bin2hex(random_bytes(20)),
+        );
+        $this->published->pack($release->folder, CanonicalJson::encode($plan), $plan['media']);
+        $this->published->file("released/{$release->folder}", 'sheet.json', CanonicalJson::encode(DataSheet::none()->toArray()));
+        $this->entities->persist($release);
+        $this->entities->flush();
+
+        return $release;
     }
 }

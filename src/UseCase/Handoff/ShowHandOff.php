@@ -4,43 +4,37 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Handoff;
 
-use Doctrine\ORM\EntityManagerInterface;
+use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
-use UpperPane\App\Entity\Release;
-use UpperPane\App\UseCase\Design\DesignStore;
+use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Releases;
+use UpperPane\App\UseCase\Document\Desks;
+use UpperPane\App\UseCase\Gate;
+use UpperPane\App\UseCase\Player\PlayerStates;
 
-/** Per player: what it should show, what it says it shows, what is saved but not released, and what it could be given. */
+/** Per player of a site: what it should show, what it says it shows, what is saved but not released, and what it could be given. */
 final readonly class ShowHandOff
 {
-    public function __construct(private EntityManagerInterface $entities, private PlayerStates $states, private DesignStore $store)
+    public function __construct(private Players $players, private Releases $releases, private PlayerStates $states, private Desks $desks, private Gate $gate)
     {
     }
 
-    /** @return array{players: list<array<string, mixed>>} */
-    public function __invoke(): array
+    /** @return array{zone: string, players: list<array<string, mixed>>} */
+    public function __invoke(string $slug, Person $person): array
     {
-        $players = $this->entities->getRepository(Player::class)->findBy([], ['name' => 'ASC']);
+        $site = $this->gate->site($slug, $person);
 
-        return ['players' => array_map(fn (Player $player) => $this->states->of($player) + [
-            'after' => $this->states->order($player)->number ?? 0,
-            'releases' => $this->releases($player),
-        ], $players)];
+        return ['zone' => $site->timeZone, 'players' => array_map(fn (Player $player) => $this->states->of($player) + [
+            'after' => $this->players->order($player)->number ?? 0,
+            'releases' => array_map(PlayerStates::release(...), $this->releases->forSurface($player->surface)),
+        ], $this->players->at($site))];
     }
 
     /** @return array{releases: list<array<string, mixed>>, revision: int} */
-    public function ofDesign(string $id): array
+    public function ofDesign(string $id, Person $person): array
     {
-        $loaded = $this->store->load($id);
-        $releases = $this->entities->getRepository(Release::class)->findBy(['design' => $loaded->row], ['number' => 'DESC']);
+        [$loaded] = $this->desks->open($id, $person);
 
-        return ['revision' => $loaded->row->revision, 'releases' => array_map(PlayerStates::release(...), $releases)];
-    }
-
-    /** @return list<array<string, mixed>> */
-    private function releases(Player $player): array
-    {
-        $releases = $this->entities->getRepository(Release::class)->findBy(['surface' => $player->surface], ['id' => 'DESC'], 20);
-
-        return array_map(PlayerStates::release(...), $releases);
+        return ['revision' => $loaded->revision, 'releases' => array_map(PlayerStates::release(...), $this->releases->ofDesign($id))];
     }
 }

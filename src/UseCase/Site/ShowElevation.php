@@ -4,30 +4,49 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Site;
 
-use Doctrine\ORM\EntityManagerInterface;
+use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Surface\ShowSurface;
-use UpperPane\App\UseCase\Surface\Surfaces;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Site\SurfaceKind;
+use UpperPane\Core\Site\SurfaceSheet;
 
-/** The site's surfaces to scale, with their designs and players; what was archived by name. */
+/** The site's surfaces to scale, with their designs and players; what was archived, and what cannot be read, by name. */
 final readonly class ShowElevation
 {
-    public function __construct(private EntityManagerInterface $entities, private Surfaces $surfaces, private ShowSurface $show)
+    public function __construct(private Documents $documents, private Surfaces $surfaces, private ShowSurface $show, private Gate $gate)
     {
     }
 
     /** @return array<string, mixed> */
-    public function __invoke(string $slug): array
+    public function __invoke(string $slug, Person $person): array
     {
-        $site = $this->surfaces->site($slug);
-        $rows = $this->entities->getRepository(SurfaceRow::class)->findBy(['site' => $site], ['leftMm' => 'ASC', 'id' => 'ASC']);
-        $there = array_values(array_filter($rows, static fn (SurfaceRow $row) => !$row->archived));
-        $archived = array_values(array_filter($rows, static fn (SurfaceRow $row) => $row->archived));
+        $site = $this->gate->site($slug, $person);
+        $rows = $this->surfaces->of($site);
+        $sheets = $this->documents->several(SurfaceKind::NAME, array_map(static fn (SurfaceRow $row) => $row->document, $rows));
+        $revisions = $this->documents->revisions(array_map(static fn (SurfaceRow $row) => $row->document, $rows));
+        $there = $archived = $unreadable = [];
+        foreach ($rows as $row) {
+            $sheet = $sheets[$row->document] ?? null;
+            $revision = $revisions[$row->document] ?? 0;
+            $brief = ['code' => $row->code, 'name' => $row->name, 'document' => $row->document, 'revision' => $revision];
+            if (!$sheet instanceof SurfaceSheet) {
+                $unreadable[] = $brief + ['why' => $sheet instanceof Refusal ? $sheet->toArray() : null];
+            } elseif ($row->archived) {
+                $archived[] = $brief;
+            } else {
+                $there[] = $this->show->line($row, $revision, $sheet);
+            }
+        }
 
         return [
             'site' => ['slug' => $site->slug, 'name' => $site->name, 'address' => $site->address, 'zone' => $site->timeZone],
-            'surfaces' => array_map($this->show->line(...), $there),
-            'archived' => array_map(static fn (SurfaceRow $row) => ['code' => $row->code, 'name' => $row->name, 'revision' => $row->revision], $archived),
+            'surfaces' => $there,
+            'archived' => $archived,
+            'unreadable' => $unreadable,
         ];
     }
 }

@@ -11,12 +11,12 @@ use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Entity\Site;
 use UpperPane\App\Job\InspectMedia;
 use UpperPane\App\Job\Queue;
-use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Site\Right;
 
 /** Takes a file into the Stock: what it is is read from its bytes, not its name. The worker looks at it afterwards. */
 final readonly class AddMedia
@@ -28,6 +28,7 @@ final readonly class AddMedia
         private FilesystemOperator $files,
         private ShiftedClock $clock,
         private Queue $queue,
+        private Gate $gate,
         private Recorder $recorder,
     ) {
     }
@@ -39,9 +40,9 @@ final readonly class AddMedia
      *
      * @throws Refusal `stock.empty`, `stock.type`
      */
-    public function __invoke(string $siteSlug, string $path, string $name, ?Person $person): array
+    public function __invoke(string $siteSlug, string $path, string $name, Person $person): array
     {
-        $site = $this->entities->getRepository(Site::class)->findOneBy(['slug' => $siteSlug]) ?? throw Absent::named('site');
+        $site = $this->gate->site($siteSlug, $person, Right::Fill);
         $bytes = (int) filesize($path);
         if ($bytes === 0) {
             throw Refusal::because('stock.empty', '/file', ['name' => $name]);

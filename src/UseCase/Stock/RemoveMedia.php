@@ -7,15 +7,17 @@ namespace UpperPane\App\UseCase\Stock;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Entity\Reference;
+use UpperPane\App\Repository\References;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
+use UpperPane\Core\Site\Right;
 
 /** Takes a file out of the Stock; one that a design uses stays. Its bytes stay too: releases may hold them. */
 final readonly class RemoveMedia
 {
-    public function __construct(private EntityManagerInterface $entities, private Recorder $recorder)
+    public function __construct(private EntityManagerInterface $entities, private References $references, private Gate $gate, private Recorder $recorder)
     {
     }
 
@@ -23,9 +25,10 @@ final readonly class RemoveMedia
     public function __invoke(string $id, Person $person): void
     {
         $media = $this->entities->find(Media::class, $id) ?? throw Absent::named('medium');
-        $uses = $this->entities->getRepository(Reference::class)->findBy(['media' => $id]);
+        $this->gate->demand($person, Right::Clear, $media->site);
+        $uses = $this->references->users($id);
         if ($uses !== []) {
-            throw Conflict::because('stock.in_use', ['name' => $media->name, 'designs' => array_map(static fn (Reference $use) => $use->design->name, $uses)]);
+            throw Conflict::because('stock.in_use', ['name' => $media->name, 'designs' => $uses]);
         }
         $this->entities->remove($media);
         $this->entities->flush();

@@ -6,29 +6,24 @@ namespace UpperPane\App\UseCase\Stock;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Media;
-use UpperPane\App\Entity\Reference;
-use UpperPane\App\Entity\Site;
-use UpperPane\App\UseCase\Absent;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\Repository\References;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Size;
 
 /** The Stock of a site, newest first, with where each file is used. */
 final readonly class StockList
 {
-    public function __construct(private EntityManagerInterface $entities)
+    public function __construct(private EntityManagerInterface $entities, private References $references, private Gate $gate)
     {
     }
 
     /** @return array{media: list<array<string, mixed>>} */
-    public function __invoke(string $siteSlug): array
+    public function __invoke(string $siteSlug, Person $person): array
     {
-        $site = $this->entities->getRepository(Site::class)->findOneBy(['slug' => $siteSlug]) ?? throw Absent::named('site');
-        $names = [];
-        /** @var list<array{media: string, name: string}> $uses */
-        $uses = $this->entities->createQuery('SELECT r.media, d.name FROM '.Reference::class.' r JOIN r.design d ORDER BY d.name')->getArrayResult();
-        foreach ($uses as $use) {
-            $names[$use['media']][] = $use['name'];
-        }
+        $site = $this->gate->site($siteSlug, $person);
+        $names = $this->references->ofSite($site->id);
         $media = $this->entities->getRepository(Media::class)->findBy(['site' => $site], ['addedAt' => 'DESC', 'id' => 'DESC']);
 
         return ['media' => array_map(static fn (Media $one) => self::line($one, count($names[$one->id] ?? [])) + ['used_in' => $names[$one->id] ?? []], $media)];

@@ -4,62 +4,83 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Surface;
 
-use Doctrine\ORM\EntityManagerInterface;
-use UpperPane\App\Entity\DesignRow;
-use UpperPane\App\UseCase\Design\DesignStore;
+use UpperPane\App\Entity\DocumentRow;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Design\Planning;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Preflight\Judgement;
+use UpperPane\Core\Site\Command\SetField;
+use UpperPane\Core\Site\Right;
 use UpperPane\Core\Site\SurfaceSheet;
 
-/** What a change of a surface would do to every design on it, before it is done. Nothing is stored. */
+/** What another shape of a surface would do to every design on it, before it is done. Nothing is stored. */
 final readonly class ShowEffects
 {
-    public function __construct(private EntityManagerInterface $entities, private Surfaces $surfaces, private DesignStore $store, private Planning $planning)
+    public function __construct(private Documents $documents, private Surfaces $surfaces, private Planning $planning, private Gate $gate)
     {
     }
 
     /**
      * @return array<string, mixed> the surface before and after, and per design its plan there with all findings
      *
-     * @throws Refusal with the field's path below `/set`
+     * @throws Refusal with the field's path below `/shape`
      */
-    public function __invoke(string $code, Input $input): array
+    public function __invoke(string $code, Input $input, Person $person): array
     {
-        $set = $input->keys(['set'])->child('set')->keys(SurfaceSheet::FIELDS)->raw();
-        \assert(is_array($set));
-        $row = $this->surfaces->row($code);
-        $before = $row->sheet();
+        $input->keys(['shape']);
+        $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
+        $this->gate->demand($person, Right::Mount, $row->site);
+        $before = $this->planning->sheet($row);
         try {
-            $after = $before->with($set);
+            $after = (new SetField('shape', $input->child('shape')->raw()))->apply($before)->after;
         } catch (Refusal $refusal) {
-            throw $refusal->below('/set');
+            throw str_starts_with($refusal->path, '/value') ? $refusal->at('/shape'.substr($refusal->path, 6)) : $refusal;
         }
-        $designs = $this->entities->getRepository(DesignRow::class)->findBy(['surface' => $row], ['changedAt' => 'DESC']);
 
         return [
             'before' => ['canvas' => $before->surface->canvas->toArray()],
             'after' => Particulars::of($after->surface, $after->viewingMm()[1]),
-            'designs' => array_map(fn (DesignRow $design) => $this->effect($design, $before, $after), $designs),
+            'unwired' => $before->outputs !== null && $after->outputs === null,
+            'designs' => array_map(fn (DocumentRow $design) => $this->effect($design, $row, $before, $after), $this->surfaces->designs($row)),
         ];
     }
 
     /** @return array<string, mixed> */
-    private function effect(DesignRow $row, SurfaceSheet $before, SurfaceSheet $after): array
+    private function effect(DocumentRow $design, SurfaceRow $row, SurfaceSheet $before, SurfaceSheet $after): array
     {
-        $document = $this->store->load($row->id)->document;
-        [$old, $new] = [$this->planning->plan($row, $document, $row->surface, $before), $this->planning->plan($row, $document, $row->surface, $after)];
-        $sizes = static fn (array $zones) => array_combine(array_map(static fn ($zone) => $zone->zone->letter, $zones), array_map(static fn ($zone) => $zone->rect->toArray(), $zones));
-        $was = $sizes($old->zones);
-        $findings = [...$new->findings, ...Preflight::standard()->check($new->zones)];
+        $loaded = $this->documents->load($design->id);
+        $document = $loaded?->document;
+        if ($loaded === null || !$document instanceof Design) {
+            throw Absent::named('design');
+        }
+        $was = self::rects($this->planning->judge($loaded, $document, $row, $before));
+        $judgement = $this->planning->judge($loaded, $document, $row, $after);
 
         return [
-            'id' => $row->id, 'name' => $row->name,
-            'zones' => array_map(static fn (string $letter, array $rect) => ['letter' => $letter, 'before' => $was[$letter] ?? null, 'after' => $rect], array_keys($sizes($new->zones)), $sizes($new->zones)),
-            'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings),
-            'plan' => $new->toArray(),
+            'id' => $design->id, 'name' => $design->name,
+            'zones' => array_map(static fn (array $zone) => $zone + ['before' => $was[$zone['letter']]['after'] ?? null], array_values(self::rects($judgement))),
+            'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
+            'plan' => $judgement->plan->toArray(),
         ];
+    }
+
+    /** @return array<string, array{letter: string, after: array{int, int, int, int}}> by letter, where it first stands */
+    private static function rects(Judgement $judgement): array
+    {
+        $rects = [];
+        foreach ($judgement->plan->zones() as $zone) {
+            $rects[$zone->zone->letter()] ??= ['letter' => $zone->zone->letter(), 'after' => $zone->rect->toArray()];
+        }
+        ksort($rects);
+
+        return $rects;
     }
 }

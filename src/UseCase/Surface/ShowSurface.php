@@ -4,61 +4,84 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Surface;
 
-use Doctrine\ORM\EntityManagerInterface;
-use UpperPane\App\Entity\DesignRow;
+use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
-use UpperPane\App\Entity\SurfaceChange;
 use UpperPane\App\Entity\SurfaceRow;
-use UpperPane\App\UseCase\Handoff\PlayerStates;
+use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Document\Undoable;
+use UpperPane\App\UseCase\Gate;
+use UpperPane\App\UseCase\Player\PlayerStates;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Output\WiringCheck;
+use UpperPane\Core\Site\Right;
+use UpperPane\Core\Site\SurfaceSheet;
 
 /** A surface: its line on the Elevation, and the whole of it. */
 final readonly class ShowSurface
 {
-    public function __construct(private EntityManagerInterface $entities, private Surfaces $surfaces, private PlayerStates $states, private UndoChange $undo)
+    public function __construct(
+        private Documents $documents,
+        private Surfaces $surfaces,
+        private Players $players,
+        private PlayerStates $states,
+        private Undoable $undoable,
+        private Gate $gate,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function byCode(string $code, Person $person): array
     {
+        $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
+        $this->gate->demand($person, Right::See, $row->site);
+
+        return $this->whole($row, $this->documents->load($row->document) ?? throw Absent::named('surface'), $person) + ['between' => []];
     }
 
     /** @return array<string, mixed> what the Elevation draws */
-    public function line(SurfaceRow $row): array
+    public function line(SurfaceRow $row, int $revision, SurfaceSheet $sheet): array
     {
-        $sheet = $row->sheet();
-        $designs = $this->entities->getRepository(DesignRow::class)->findBy(['surface' => $row], ['changedAt' => 'DESC']);
-
         return [
-            'code' => $row->code, 'revision' => $row->revision,
-            'designs' => array_map(static fn (DesignRow $design) => [
-                'id' => $design->id, 'name' => $design->name, 'area' => $design->area, 'revision' => $design->revision, 'canvas' => $design->head['canvas']['px'],
+            'code' => $row->code, 'document' => $row->document, 'revision' => $revision,
+            'designs' => array_map(static fn (DocumentRow $design) => [
+                'id' => $design->id, 'name' => $design->name, 'area' => $design->area, 'revision' => $design->revision,
                 'changed_at' => $design->changedAt->format(\DATE_ATOM), 'changed_by' => $design->changedBy?->name,
-            ], $designs),
-            'players' => array_map(fn (Player $player) => [
-                'code' => $player->code, 'outputs' => $player->outputs, 'state' => $this->states->of($player)['state'],
-            ], $this->surfaces->players($row)),
+            ], $this->surfaces->designs($row)),
+            'feeding' => array_map(fn (Player $player) => [
+                'code' => $player->code, 'outputs' => $sheet->players[$player->code] ?? 1,
+            ] + $this->states->brief($player), $this->players->feeding($row)),
             'area_rects' => (object) array_map(static fn (Rect $rect) => $rect->toArray(), $sheet->areas),
-        ] + $sheet->toArray() + Particulars::of($sheet->surface, $sheet->viewingMm()[1]);
+        ] + $sheet->fields() + Particulars::of($sheet->surface, $sheet->viewingMm()[1]);
     }
 
     /** @return array<string, mixed> the line, and how it is fed, what uses it, who changed what, what undo would take */
-    public function whole(string $code, Person $person): array
+    public function whole(SurfaceRow $row, LoadedDocument $head, Person $person): array
     {
-        $row = $this->surfaces->row($code);
-        $sheet = $row->sheet();
-        $map = $this->surfaces->outputs($row, $sheet);
-        $findings = WiringCheck::of($map, $sheet->surface, $this->surfaces->outputCounts($row));
-        $changes = $this->entities->getRepository(SurfaceChange::class)->findBy(['surface' => $row], ['number' => 'DESC'], 20);
-        $fields = static fn (?SurfaceChange $change) => $change === null ? null : array_keys($change->after);
+        $sheet = $head->document instanceof SurfaceSheet ? $head->document : throw Absent::named('surface');
+        $map = $sheet->outputMap();
+        $findings = WiringCheck::of($map, $sheet->surface, $sheet->players);
 
         return [
-            'wiring' => ['automatic' => $sheet->outputs === null, 'outputs' => $map->toArray(), 'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings)],
-            'uses' => $this->surfaces->uses($row),
-            'changes' => array_map(static fn (SurfaceChange $change) => [
-                'number' => $change->number, 'author' => $change->author->name, 'at' => $change->at->format(\DATE_ATOM), 'kind' => $change->kind,
-                'fields' => array_keys($change->after), 'undone' => $change->undone,
-            ], $changes),
-            'undo' => ['undo' => $fields($this->undo->next($row, $person, false)), 'redo' => $fields($this->undo->next($row, $person, true))],
-        ] + $this->line($row);
+            'wiring' => ['automatic' => $sheet->outputs === null, 'outputs' => $map->toArray(), 'next' => $sheet->nextOutput()?->toArray(), 'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings)],
+            'undo' => $this->undoable->describe($head, $person),
+            'next_player' => $this->players->freeCode($row->code),
+        ] + $this->line($row, $head->revision, $sheet);
+    }
+
+    /** @return list<array{what: string, name: string}> what shows on it or is made for it, before it goes */
+    public function uses(SurfaceRow $row): array
+    {
+        $players = array_filter($this->players->feeding($row), $this->players->isInUse(...));
+
+        return [
+            ...array_map(static fn (DocumentRow $design) => ['what' => 'design', 'name' => $design->name], $this->surfaces->designs($row)),
+            ...array_map(static fn (Player $player) => ['what' => 'player', 'name' => $player->code], array_values($players)),
+        ];
     }
 }

@@ -2,14 +2,16 @@
 
 declare(strict_types=1);
 
-namespace UpperPane\App\UseCase\Handoff;
+namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\ProofRow;
+use UpperPane\App\Repository\Players;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\Proof;
+use UpperPane\Core\Handoff\ReleasedPlan;
 
 /** Takes what a player says it shows and holds it against what its release says it should. */
 final readonly class TakeProof
@@ -17,7 +19,7 @@ final readonly class TakeProof
     public function __construct(
         private EntityManagerInterface $entities,
         private PairPlayer $pairing,
-        private PlayerStates $states,
+        private Players $players,
         private ShiftedClock $clock,
     ) {
     }
@@ -30,11 +32,11 @@ final readonly class TakeProof
             return false;
         }
         $proof = Proof::parse($input);
-        $order = $this->states->order($player);
+        $order = $this->players->order($player);
         $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
         $row->receivedMs = $this->clock->nowMs();
         $row->report = $proof->toArray();
-        $expectation = $order === null ? null : new Expectation($order->release->id, $order->release->plan, $order->startMs);
+        $expectation = $order === null ? null : new Expectation($order->release->id, ReleasedPlan::read($order->release->plan), $order->startMs);
         $row->differences = $expectation === null || $proof->release !== $order?->release->id ? [] : $expectation->differences($proof);
         $row->proven = $expectation?->proves($proof) ?? false;
         $this->entities->persist($row);

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Http;
+
+use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\Routing\Attribute\Route;
+use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Document\EditDocument;
+use UpperPane\App\UseCase\Document\ShowDocument;
+use UpperPane\App\UseCase\Document\UndoDocument;
+use UpperPane\App\UseCase\Document\View;
+use UpperPane\Core\Change\Nature;
+
+/** Documents of every kind: read, edited by batches of commands, taken back, done again, looked back at. */
+final readonly class DocumentController
+{
+    public function __construct(private ShowDocument $show)
+    {
+    }
+
+    #[Route('/api/documents/{id}', 'document_show', methods: ['GET'])]
+    public function show(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
+    {
+        $view = new View($request->query->getString('scene'), $request->query->getString('layout') === 'turned');
+
+        return new JsonResponse($this->show->whole($id, $person, $view));
+    }
+
+    #[Route('/api/documents/{id}/batches', 'document_edit', methods: ['POST'])]
+    public function edit(string $id, Request $request, #[CurrentUser] Person $person, EditDocument $edit): JsonResponse
+    {
+        return new JsonResponse($edit($id, Body::of($request), $person));
+    }
+
+    #[Route('/api/documents/{id}/undo', 'document_undo', methods: ['POST'])]
+    public function undo(string $id, Request $request, #[CurrentUser] Person $person, UndoDocument $undo): JsonResponse
+    {
+        return new JsonResponse($undo($id, Body::of($request), $person, Nature::Undo));
+    }
+
+    #[Route('/api/documents/{id}/redo', 'document_redo', methods: ['POST'])]
+    public function redo(string $id, Request $request, #[CurrentUser] Person $person, UndoDocument $undo): JsonResponse
+    {
+        return new JsonResponse($undo($id, Body::of($request), $person, Nature::Redo));
+    }
+
+    #[Route('/api/documents/{id}/revisions', 'document_history', methods: ['GET'])]
+    public function history(string $id, #[CurrentUser] Person $person): JsonResponse
+    {
+        return new JsonResponse($this->show->history($id, $person));
+    }
+
+    #[Route('/api/documents/{id}/since/{revision}', 'document_since', requirements: ['revision' => '\d{1,9}'], methods: ['GET'])]
+    public function since(string $id, int $revision, #[CurrentUser] Person $person): JsonResponse
+    {
+        return new JsonResponse($this->show->since($id, $revision, $person));
+    }
+}

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Repository;
+
+use UpperPane\Core\Change\Document;
+use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Site\SurfaceKind;
+
+/** Every kind of document there is: one line each. */
+final readonly class Kinds
+{
+    /** @var array<string, Kind<Document>> */
+    private array $kinds;
+
+    /** @param Kind<Document> ...$more */
+    public function __construct(Kind ...$more)
+    {
+        $kinds = [];
+        foreach ([new DesignKind(), new SurfaceKind(), ...$more] as $kind) {
+            $kinds[$kind->name()] = $kind;
+        }
+        $this->kinds = $kinds;
+    }
+
+    /** @return Kind<Document> */
+    public function named(string $name): Kind
+    {
+        return $this->kinds[$name] ?? throw new \LogicException("There is no kind of document called $name.");
+    }
+}

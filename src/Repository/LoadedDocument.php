@@ -1,0 +1,28 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Repository;
+
+use UpperPane\Core\Change\Document;
+
+/** A document as it lies in the store. */
+final readonly class LoadedDocument
+{
+    /** @param ?int $surfaceId what a design is made for */
+    public function __construct(
+        public string $id,
+        public string $kind,
+        public int $siteId,
+        public ?int $surfaceId,
+        public ?string $area,
+        public int $revision,
+        public Document $document,
+    ) {
+    }
+
+    public function at(int $revision, Document $document): self
+    {
+        return new self($this->id, $this->kind, $this->siteId, $this->surfaceId, $this->area, $revision, $document);
+    }
+}

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Repository;
+
+use Doctrine\DBAL\ArrayParameterType;
+use Doctrine\DBAL\Connection;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Picture\MediaShelf;
+
+/** The Stock as plans look things up in it: facts are fetched when they are first asked for, all that are known to come at once. */
+final class MediaLibrary implements MediaShelf
+{
+    /** @var array<string, ?MediaFacts> */
+    private array $known = [];
+
+    public function __construct(private readonly Connection $database)
+    {
+    }
+
+    /** @param list<string> $ids that will be asked for */
+    public function expect(array $ids): self
+    {
+        $ids = array_values(array_diff($ids, array_keys($this->known)));
+        if ($ids !== []) {
+            $this->known += array_fill_keys($ids, null);
+            foreach ($this->database->fetchAllAssociative('SELECT id, name, sha256, mime, bytes, width, height, duration_ms FROM media WHERE id IN (?)', [$ids], [ArrayParameterType::STRING]) as $row) {
+                $size = $row['width'] === null || $row['height'] === null ? null : Size::of((int) $row['width'], (int) $row['height']);
+                $this->known[$row['id']] = new MediaFacts($row['id'], $row['name'], $row['sha256'], $row['mime'], (int) $row['bytes'], $size, $row['duration_ms'] === null ? null : (int) $row['duration_ms']);
+            }
+        }
+
+        return $this;
+    }
+
+    public function find(string $id): ?MediaFacts
+    {
+        return $this->expect([$id])->known[$id];
+    }
+}

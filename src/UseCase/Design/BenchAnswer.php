@@ -1,0 +1,241 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Design;
+
+use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\UseCase\Document\View;
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Core\Design\Scene;
+use UpperPane\Core\Geometry\Ratio;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Layout\Placing;
+use UpperPane\Core\Layout\Sizing;
+use UpperPane\Core\Plan\BenchView;
+use UpperPane\Core\Plan\ContentTime;
+use UpperPane\Core\Plan\ItemCompiler;
+use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Plan\PlanContext;
+use UpperPane\Core\Plan\SceneCompiler;
+use UpperPane\Core\Plan\ScenePlan;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\Judgement;
+use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Surface\Ground;
+use UpperPane\Core\Time\Midnights;
+
+/** What the bench is told of a design: the layout that is looked at with its zones' plans, every scene's line, and what is found. */
+final readonly class BenchAnswer
+{
+    private PlanContext $context;
+    private ?Ground $ground;
+
+    public function __construct(private LoadedDocument $loaded, private Design $design, private LayoutAt $at, private SurfaceSheet $sheet, PlanContext $context)
+    {
+        $this->ground = self::under($sheet, $loaded->area, $at);
+        $this->context = $context->on($this->ground)->seenFrom($sheet->viewingMm()[1], $sheet->surface->pitchXUm);
+    }
+
+    /** The layout a person looks at: of the rest scene, and its own one, when theirs is gone. */
+    public static function look(Design $design, View $view): LayoutAt
+    {
+        $scene = $design->scenes[$view->scene] ?? $design->restScene();
+
+        return LayoutAt::of($design, $scene->id, $view->turned && $scene->turned !== null);
+    }
+
+    /** @return array<string, mixed> */
+    public function whole(): array
+    {
+        $placing = $this->placing();
+
+        return $this->head() + [
+            'whole' => true,
+            'order' => SceneCompiler::order($placing),
+            'layers' => array_map(strval(...), array_keys($placing->placed)),
+            'bench' => BenchView::of($this->at, $this->ground),
+            'ratio' => Ratio::of($this->at->canvas())->toArray(),
+            'panels' => (object) array_map(static fn (Rect $panel) => $panel->toArray(), $this->ground->panels ?? []),
+            'ranks' => $this->ground->ranks ?? ['columns' => [], 'rows' => []],
+            'safe' => $this->safe()?->toArray(),
+            'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->ground->seams ?? []),
+            'scenes' => (object) array_map($this->scene(...), $this->design->scenes),
+            'findings' => $this->findings(),
+            'area' => $this->loaded->area,
+        ] + $this->zones(SceneCompiler::zones($this->at, $placing, $this->context, null));
+    }
+
+    /** @return array<string, mixed> only what is different from another state of the design; null where it is as it was */
+    public function since(Design $seen, LayoutAt $seenAt): array
+    {
+        [$before, $after] = [$this->placingOf($seenAt), $this->placing()];
+        $changed = SceneCompiler::changed($seenAt, $before, $this->at, $after);
+        $sameLayout = $seenAt->layout === $this->at->layout || $seenAt->layout->toArray() === $this->at->layout->toArray();
+        $scenes = array_filter($this->design->scenes, fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen));
+
+        return $this->head() + [
+            'order' => $sameLayout ? null : SceneCompiler::order($after),
+            'layers' => $sameLayout ? null : array_map(strval(...), array_keys($after->placed)),
+            'bench' => $sameLayout ? null : BenchView::of($this->at, $this->ground),
+            'scenes' => (object) array_map($this->scene(...), $scenes),
+            'findings' => $this->findingsOf($scenes, $seen),
+        ] + $this->zones(SceneCompiler::zones($this->at, $after, $this->context, $changed));
+    }
+
+    /** What lies under a design's canvas; null when the surface has become another since, or for the other layout. */
+    public static function under(SurfaceSheet $sheet, ?string $area, LayoutAt $at): ?Ground
+    {
+        $place = $area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$area] ?? null;
+
+        return $place !== null && $place->size()->toArray() === $at->canvas()->toArray() ? Ground::of($sheet->surface)->within($place) : null;
+    }
+
+    /** Whether it shows a zone that is another now. */
+    private function shows(Scene $scene, Design $seen): bool
+    {
+        foreach ($scene->zones() as $id) {
+            if (($seen->zones[$id] ?? null) !== $this->design->zones[$id] && !($seen->zones[$id] ?? null)?->equals($this->design->zone($id))) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /** @return array<string, mixed> */
+    private function head(): array
+    {
+        return [
+            'design' => $this->loaded->id,
+            'name' => $this->design->name,
+            'revision' => $this->loaded->revision,
+            'canvas' => $this->at->canvas()->toArray(),
+            'scene' => $this->at->scene->id,
+            'layout' => $this->at->name(),
+            'layouts' => ['own' => $this->design->canvas->toArray(), 'turned' => $this->at->scene->turned === null ? null : $this->design->canvas->turned(90)->toArray()],
+            'reflow' => $this->design->reflow->value,
+            'frieze' => $this->design->order,
+            'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
+            'now_ms' => $this->context->fromMs,
+            'midnight_ms' => Midnights::over($this->context->zone, $this->context->fromMs, $this->context->fromMs + 1)[0],
+        ];
+    }
+
+    /** @return array<string, mixed> a scene's line in the frieze */
+    private function scene(Scene $scene): array
+    {
+        return [
+            'name' => $scene->name,
+            'ms' => (new ContentTime($this->context->media))->ofScene($this->design, $scene),
+            'length' => $scene->length->toArray(),
+            'transition' => $scene->transition->toArray(),
+            'ground' => (new ItemCompiler($this->context))->compile($scene->ground, $this->design->canvas)->drawing,
+            'turned' => $scene->turned !== null,
+            'zones' => count($scene->zones()),
+        ];
+    }
+
+    /** @return array{general: list<array<string, mixed>>, scenes: object} everything, once */
+    private function findings(): array
+    {
+        return self::written(
+            [...Judgement::ofSurface($this->sheet, $this->loaded->area), ...PlanCompiler::ofRound($this->design)],
+            array_map(fn (Scene $scene) => [$this->compiled($scene), null], $this->design->scenes),
+        );
+    }
+
+    /**
+     * Of scenes and zones that changed: the others' stand as they were said.
+     *
+     * @param array<string, Scene> $scenes
+     *
+     * @return array{general: list<array<string, mixed>>, scenes: object}
+     */
+    private function findingsOf(array $scenes, Design $seen): array
+    {
+        return self::written(
+            [...Judgement::ofSurface($this->sheet, $this->loaded->area), ...PlanCompiler::ofRound($this->design)],
+            array_map(function (Scene $scene) use ($seen): array {
+                $before = $seen->scenes[$scene->id] ?? null;
+                $sameLayouts = $before !== null && $before->own === $scene->own && $before->turned === $scene->turned;
+                $changed = array_values(array_filter($scene->zones(), fn (string $id) => !($seen->zones[$id] ?? null)?->equals($this->design->zone($id))));
+
+                return [$this->compiled($scene, $sameLayouts ? $changed : null), $sameLayouts ? $changed : null];
+            }, $scenes),
+        );
+    }
+
+    /** @param ?list<string> $only zones whose plans are wanted */
+    private function compiled(Scene $scene, ?array $only = null): ScenePlan
+    {
+        $at = LayoutAt::of($this->design, $scene->id, false);
+        $place = $this->loaded->area === null ? $this->sheet->surface->canvas->rect() : $this->sheet->areas[$this->loaded->area] ?? $this->sheet->surface->canvas->rect();
+        $compiler = new SceneCompiler($this->design, new Sizing($place->size(), $this->sheet->surface->pitchXUm, $this->sheet->surface->pitchYUm), $this->context->on(Ground::of($this->sheet->surface)->within($place)), $place);
+
+        return $compiler->compile($scene, $only);
+    }
+
+    /**
+     * @param list<Finding>                                 $general
+     * @param array<string, array{ScenePlan, ?list<string>}> $scenes plans, and the zones that are judged; null for all
+     *
+     * @return array{general: list<array<string, mixed>>, scenes: object}
+     */
+    private static function written(array $general, array $scenes): array
+    {
+        $write = static fn (Finding $finding) => $finding->toArray();
+        $preflight = Preflight::standard();
+
+        return [
+            'general' => array_map($write, $general),
+            'scenes' => (object) array_map(static function (array $judged) use ($preflight, $write): array {
+                [$plan] = $judged;
+                $zones = [];
+                foreach ($plan->zones as $zone) {
+                    $zones[$zone->zone->id] = array_map($write, $preflight->zones([$zone]));
+                }
+
+                return ['layout' => array_map($write, $preflight->scene($plan)), 'zones' => (object) $zones, 'all' => $judged[1] === null];
+            }, $scenes),
+        ];
+    }
+
+    /**
+     * @param list<ZonePlan> $plans
+     *
+     * @return array{zones: object, documents: object} by zone id
+     */
+    private function zones(array $plans): array
+    {
+        $zones = $documents = [];
+        foreach ($plans as $plan) {
+            $zones[$plan->zone->id] = $plan->toArray();
+            $documents[$plan->zone->id] = $plan->zone->toArray() + ['scenes' => array_values(array_map(strval(...), array_keys(array_filter($this->design->scenes, static fn (Scene $scene) => $scene->holds($plan->zone->id)))))];
+        }
+
+        return ['zones' => (object) $zones, 'documents' => (object) $documents];
+    }
+
+    private function placing(): Placing
+    {
+        return $this->placingOf($this->at);
+    }
+
+    private function placingOf(LayoutAt $at): Placing
+    {
+        return $at->placing($this->ground->panels ?? []);
+    }
+
+    /** What lies inside the surface's safe area; null when none is set, or the canvas is not the surface's. */
+    private function safe(): ?Rect
+    {
+        $safe = $this->sheet->safe();
+        $canvas = $this->sheet->surface->canvas;
+
+        return $this->loaded->area !== null || $canvas->toArray() !== $this->at->canvas()->toArray() || $safe->equals($canvas->rect()) ? null : $safe;
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Design;
+
+use UpperPane\App\Entity\Person;
+use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Document\Desks;
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\Judgement;
+
+/** A design as a plan: on its own surface, on others of the site, at a moment. */
+final readonly class ShowPlans
+{
+    private const MOST_BESIDE = 24;
+
+    public function __construct(private Desks $desks, private Planning $planning, private Surfaces $surfaces)
+    {
+    }
+
+    /** @return array<string, mixed> the plan on a surface, its own when none is named, with all findings there */
+    public function one(string $id, ?string $surface, Person $person): array
+    {
+        $loaded = $this->open($id, $person);
+
+        return self::written($this->judge($loaded, $surface));
+    }
+
+    /**
+     * The same design on several surfaces of its site side by side.
+     *
+     * @param list<string> $codes
+     *
+     * @return array{plans: list<array<string, mixed>>} each with its surface and its findings there; unknown surfaces are left out
+     */
+    public function several(string $id, array $codes, Person $person): array
+    {
+        $loaded = $this->open($id, $person);
+        $rows = $this->surfaces->coded($this->planning->surface($loaded)->site, array_slice($codes, 0, self::MOST_BESIDE));
+
+        return ['plans' => array_map(fn (SurfaceRow $row) => [
+            'surface' => ['code' => $row->code, 'name' => $row->name],
+        ] + self::written($this->planning->judge($loaded, self::design($loaded), $row)), $rows)];
+    }
+
+    /** @return array<string, mixed> the scene, and what each of its zones shows, so many ms after the round began */
+    public function moment(string $id, int $tMs, Person $person): array
+    {
+        $plan = $this->judge($this->open($id, $person), null)->plan;
+        $now = $plan->round->at($tMs);
+
+        return ['t_ms' => $tMs, 'scene' => $now['scene'], 'since_ms' => $now['since_ms'], 'left_ms' => $now['left_ms'], 'zones' => array_map(static fn (ZonePlan $zone) => [
+            'zone' => $zone->zone->id, 'letter' => $zone->zone->letter(),
+        ] + $zone->at($now['since_ms']), $plan->scenes[$now['scene']]->zones)];
+    }
+
+    private function open(string $id, Person $person): LoadedDocument
+    {
+        [$loaded] = $this->desks->open($id, $person);
+
+        return $loaded->document instanceof Design ? $loaded : throw Absent::named('design');
+    }
+
+    private function judge(LoadedDocument $loaded, ?string $surface): Judgement
+    {
+        $own = $this->planning->surface($loaded);
+        $row = $surface === null ? $own : $this->surfaces->coded($own->site, [$surface])[0] ?? throw Absent::named('surface');
+
+        return $this->planning->judge($loaded, self::design($loaded), $row);
+    }
+
+    private static function design(LoadedDocument $loaded): Design
+    {
+        return $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
+    }
+
+    /** @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} */
+    private static function written(Judgement $judgement): array
+    {
+        return ['plan' => $judgement->plan->toArray(), 'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings)];
+    }
+}
