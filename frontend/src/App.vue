@@ -6,6 +6,6 @@ const route = useRoute()
 </script>
 
 <template>
-  <TheLintel v-if="route.name !== 'sign-in'" />
-  <main id="place" :class="{ bare: route.name === 'sign-in' }"><RouterView /></main>
+  <TheLintel v-if="route.params['site']" />
+  <main id="place" :class="{ bare: !route.params['site'] }"><RouterView /></main>
 </template>

@@ -1,5 +1,5 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
-import type { Plan, Rect, Ratio, ZonePlan } from '../plan/types'
+import type { Drawing, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
 
 export interface Problem {
   title: string
@@ -8,13 +8,11 @@ export interface Problem {
   path: string
   mend: string
   params: Record<string, unknown>
-  zones?: ZoneVersions[]
+  things?: Versions[]
   between?: RevisionLine[]
   revision?: number
   findings?: Finding[]
   questions?: Finding[]
-  theirs?: Record<string, unknown>
-  yours?: Record<string, unknown>
 }
 
 export interface Finding {
@@ -26,21 +24,33 @@ export interface Finding {
   mend: string
 }
 
+/** What a batch did: a code of the catalogue and its parameters. */
+export interface Label { code: string; about: Record<string, string> }
+
 export interface RevisionLine {
   number: number
   author: string
-  label: string
   at: string
-  kind?: string
-  undone?: boolean
+  nature: 'edit' | 'undo' | 'redo'
+  cancels: number | null
+  labels: Label[]
 }
 
-export interface ZoneVersions {
-  zone: string
-  letter: string
-  theirs: (ZoneDocument & { rect: Rect }) | null
-  yours: (ZoneDocument & { rect: Rect }) | null
+/** What every answer about a document says. */
+export interface DocumentAnswer {
+  revision: number
+  /** Everything is here, not only what changed. */
+  whole?: boolean
+  undo: { undo: Label[] | null; redo: Label[] | null }
+  between: RevisionLine[]
 }
+
+/** A touched thing in both versions; null where it is not there. */
+export type Versions =
+  | { what: 'zone'; zone: string; letter: string; theirs: ZoneVersion | null; yours: ZoneVersion | null }
+  | { what: 'field'; field: string; theirs: unknown; yours: unknown }
+  | { what: 'scene' | 'name' | 'reflow' | 'order' | 'round' | 'outputs' | 'players'; field?: string; theirs: unknown; yours: unknown }
+export type ZoneVersion = ZoneDocument & { rect: Rect | null }
 
 export interface TextStyle {
   font: string
@@ -70,7 +80,14 @@ export interface PlaylistFill { kind: 'playlist'; entries: Entry[] }
 export type MediaFill = PictureFill | VideoFill
 export type Fill = EmptyFill | ColourFill | MediaFill | TextFill | ClockFill | PlaylistFill
 
-export interface ZoneDocument { letter: string; name: string; fill: Fill }
+export interface ZoneDocument {
+  letter: string
+  name: string
+  runs_on?: boolean
+  fill: Fill
+  /** The scenes it stands in. */
+  scenes: string[]
+}
 
 export interface Mullion {
   axis: 'x' | 'y'
@@ -78,6 +95,9 @@ export interface Mullion {
   gutter: number
   from: number
   to: number
+  /** Where the part before begins, and the part after ends. */
+  start: number
+  end: number
   before: string
   after: string
   between: [string[], string[]]
@@ -86,43 +106,67 @@ export interface Mullion {
   linked_range: [number, number]
 }
 
+/** Where a split into halves lies along each axis, and the gutter that would come between. */
+export type Halves = Record<'x' | 'y', { at: number; gutter: number }>
+
 export interface BenchPart {
+  /** As written, and the px it comes to. */
   size: string
+  px: number
   split: string
   axis: 'x' | 'y'
   gutter: number
+  halves: Halves
   neighbours: { part: string; side: 'left' | 'right' | 'above' | 'below'; letters: string[] }[]
 }
 
 export interface BenchView {
   mullions: Mullion[]
-  snaps: Record<'x' | 'y', { at: number; kind: string }[]>
+  snaps: Record<'x' | 'y', SnapLine[]>
   parts: Record<string, BenchPart>
+  root: Halves
 }
 
-export interface DesignAnswer {
+/** A line that dragged lines snap to: of those near enough the lowest rank wins. `after` names the mullion that it is. */
+export interface SnapLine { at: number; kind: string; rank: number; after: string | null }
+
+export type SceneLength = { kind: 'open' } | { kind: 'longest' } | { kind: 'ms'; ms: number } | { kind: 'leader'; zone: string }
+export interface SceneLine {
+  name: string
+  ms: number | null
+  length: SceneLength
+  transition: { kind: 'cut' | 'fade'; ms: number }
+  ground: Drawing
+  turned: boolean
+  zones: number
+}
+/** Findings of a scene: of its layout, and by zone; `all` when every zone was judged. */
+export interface SceneFindings { layout: Finding[]; zones: Record<string, Finding[]>; all: boolean }
+
+export interface DesignAnswer extends DocumentAnswer {
   design: string
   name: string
-  revision: number
   canvas: [number, number]
   scene: string
-  /** What commands on the glazing name: the scene, with `.turned` behind it for the layout of the other orientation. */
-  layout: string
-  layouts: { own: [number, number]; other: [number, number] | null }
-  missing: Finding[]
+  layout: 'own' | 'turned'
+  layouts: { own: [number, number]; turned: [number, number] | null }
+  /** All scenes in their order, and those that follow each other by themselves. */
+  frieze: string[]
+  round: RoundPlan
+  /** Those that are another now; all in a whole answer. */
+  scenes: Record<string, SceneLine>
   /** What a px becomes on surfaces of another size. */
   reflow: 'short_side' | 'same_mm' | 'same_px'
-  /** Everything is here, not only what changed. */
-  whole?: boolean
   now_ms: number
-  undo: { undo: string | null; redo: string | null }
-  between: RevisionLine[]
-  /** null: as it was */
+  /** When the site's day began. */
+  midnight_ms: number
+  /** Zones in reading order, and back to front; null: as it was. */
   order: string[] | null
+  layers: string[] | null
   bench: BenchView | null
   zones: Record<string, ZonePlan>
   documents: Record<string, ZoneDocument>
-  findings: Record<string, Finding[]>
+  findings: { general: Finding[]; scenes: Record<string, SceneFindings> }
   seams?: Rect[]
   /** By letter, in canvas px. */
   panels?: Record<string, Rect>
@@ -130,7 +174,7 @@ export interface DesignAnswer {
   area?: string | null
   /** What lies inside the surface's safe area; null when none is set or the canvas is another. */
   safe?: Rect | null
-  surface?: { code: string; name: string; site: string; zone: string }
+  surface?: { code: string; name: string; site: string; site_name: string; zone: string }
   ratio?: Ratio
 }
 
@@ -150,93 +194,6 @@ export interface MediaLine {
   already?: boolean
 }
 
-export type Pair = [number, number]
-export interface PanelShape { id?: string; native: Pair; active_mm: Pair; bezel_mm?: Rect; rotation?: number; position_mm?: Pair }
-export interface GridShape { columns: number; rows: number; panel: PanelShape; gap_mm?: Pair }
-/** A surface as people describe it: one of `panels` and `grid`. */
-export interface Shape { panels?: PanelShape[]; grid?: GridShape; mode?: 'compensated' | 'butted'; blends?: [string, string][] }
-
-export interface ResolvedPanel {
-  id: string
-  number: number
-  letter: string
-  rect: Rect
-  turn: number
-  scale: Pair
-  native: Pair
-  rotation: number
-  face_um: Rect
-  bezel_um: Rect
-}
-
-/** A shape as the core resolved it. */
-export interface Resolved {
-  canvas: Pair
-  face_um: Pair
-  pitch_mm: Pair
-  diagonal_mm: number
-  px_per_inch: number
-  orientation: 'portrait' | 'landscape'
-  ratio: Ratio
-  panels: ResolvedPanel[]
-  seams: Rect[]
-  findings: Finding[]
-  legible: { pixel_distance_m: number; least_px: number; good_px: number; thumb_px: number }
-}
-
-export interface NamedArea { name: string; unit: 'px' | '%'; rect: Rect }
-export interface Slice { panel: string; canvas: Rect; raster: Rect; turn: number; mirror: boolean }
-export interface Output { player: string; number: number; px: Pair; millihertz: number; slices: Slice[] }
-
-/** The fields of a surface, as they are set. */
-export interface SheetFields {
-  name: string
-  kind: 'LCD' | 'LED' | 'projection'
-  shape: Shape
-  left_mm: number
-  floor_mm: number
-  viewing_mm: Pair
-  safe_px: Rect
-  sound: boolean
-  touch: boolean
-  groups: string[]
-  areas: NamedArea[]
-  outputs: Output[] | null
-  archived: boolean
-}
-
-export interface SurfaceLine extends Resolved, SheetFields {
-  code: string
-  revision: number
-  area_rects: Record<string, Rect>
-  designs: { id: string; name: string; area: string | null; revision: number; canvas: Pair; changed_at: string; changed_by: string | null }[]
-  players: { code: string; outputs: number; state: PlayerState }[]
-}
-
-export interface Wiring { automatic?: boolean; outputs: Output[]; findings: Finding[] }
-
-export interface SurfaceWhole extends SurfaceLine {
-  wiring: Wiring
-  uses: string[]
-  changes: { number: number; author: string; at: string; kind: string; fields: string[]; undone: boolean }[]
-  undo: { undo: string[] | null; redo: string[] | null }
-}
-
-export interface Effects {
-  before: { canvas: Pair }
-  after: Resolved
-  designs: { id: string; name: string; zones: { letter: string; before: Rect | null; after: Rect }[]; findings: Finding[]; plan: Plan }[]
-}
-
-export interface Figures { native: Pair; active_mm: Pair; pitch_mm: Pair }
-export interface StandardMode { px: Pair; name: string }
-export interface EdidAnswer { maker: string; product: number; name: string; native: Pair; refresh_hz: number; active_mm: Pair | null; size_from: string | null; version: string; findings: Finding[] }
-
-export interface Elevation {
-  site: { slug: string; name: string; address: string; zone: string }
-  surfaces: SurfaceLine[]
-  archived: { code: string; name: string; revision: number }[]
-}
 
 export type PlayerState = 'empty' | 'waiting' | 'proven' | 'different' | 'silent'
 
@@ -260,11 +217,16 @@ export interface PlayerLine {
   state: PlayerState
   after: number
   ordered: (ReleaseLine & { start_ms: number; by: string }) | null
+  /** What rolling back would bring. */
+  before: ReleaseLine | null
   shows: { release: number; received_ms: number; proven: boolean; differences: string[]; zones: Record<string, string | null>; offset_ms: number; stepped: boolean } | null
   unreleased: { id: string; name: string; revision: number; released: number | null }[]
   releases: ReleaseLine[]
 }
 
-export interface Me { name: string; email: string; role: 'designer' | 'editor' | 'operator' | 'technician' | 'administrator'; csrf: string }
+export type Role = 'designer' | 'editor' | 'operator' | 'technician' | 'administrator'
+export type Right = 'see' | 'design' | 'mount' | 'fill' | 'clear' | 'release' | 'hand_off' | 'pair'
+export interface SiteLine { slug: string; name: string; zone: string; role: Role; rights: Right[] }
+export interface Me { name: string; email: string; role: Role; sites: SiteLine[]; csrf: string }
 export interface FontLine { family: string; weight: number; file: string }
 export type Command = { do: string } & Record<string, unknown>

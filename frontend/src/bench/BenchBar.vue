@@ -2,37 +2,40 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
+import { useLabels } from '../document/labels'
 import { useDesign } from './design'
-import LayoutSheets from './LayoutSheets.vue'
+import SceneFrieze from './SceneFrieze.vue'
 import ReleaseSheet from './ReleaseSheet.vue'
 
-const emit = defineEmits<{ layout: [name: string] }>()
+const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned'] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
 const releasing = ref(false)
-const canEdit = computed(() => session.designs())
+const canEdit = computed(() => session.may('design', site.value))
 
 const words = computed(() => {
+  if (design.typing) return t('bench.typing')
   if (design.state === 'away') return t('bench.waiting', { count: design.waiting })
   if (design.state === 'signed-out') return t('bench.signed-out', { count: design.waiting })
-  return design.state === 'saving' ? t('bench.saving') : t('bench.saved', { revision: String(design.answer?.revision ?? 0) })
+  return design.state === 'saving' ? t('bench.saving') : t('bench.saved', { revision: String(design.revision) })
 })
-const label = (names: string | null | undefined): string => (names ?? '').split(', ').map((name) => t(`command.${name}`)).join(', ')
+const labels = useLabels()
+const site = computed(() => design.answer?.surface?.site)
 </script>
 
 <template>
   <div class="bench-bar">
     <h1>{{ design.answer?.name }}</h1>
     <span class="hint bench-surface">{{ design.answer?.surface?.name }}<template v-if="design.answer?.area">, {{ design.answer.area }}</template></span>
-    <LayoutSheets @open="emit('layout', $event)" />
     <span class="spring" />
     <span class="save-word" :class="design.state" role="status">{{ words }} <RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">{{ t('session.in') }}</RouterLink></span>
     <template v-if="canEdit">
-      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.answer?.undo.undo" :title="label(design.answer?.undo.undo)" @click="design.step('undo')">{{ t('bench.undo') }}</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.answer?.undo.redo" :title="label(design.answer?.undo.redo)" @click="design.step('redo')">{{ t('bench.redo') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.undo.undo" :title="labels.all(design.undo.undo)" @click="design.step('undo')">{{ t('bench.undo') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.undo.redo" :title="labels.all(design.undo.redo)" @click="design.step('redo')">{{ t('bench.redo') }}</button>
       <button type="button" class="btn btn-sm btn-primary" @click="releasing = true">{{ t('bench.release') }}</button>
     </template>
     <ReleaseSheet v-if="releasing" @close="releasing = false" />
   </div>
+  <SceneFrieze @open="(scene, layout) => emit('open', scene, layout)" />
 </template>

@@ -3,6 +3,7 @@ import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
+import type { Plan } from '../plan/types'
 import { call } from '../api/client'
 import type { FontLine, Mullion } from '../api/types'
 import { useSession } from '../session/session'
@@ -13,30 +14,37 @@ import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
 import PanelNames from './PanelNames.vue'
 import { useMullionDrag } from './useMullionDrag'
+import { useSceneStage } from './useSceneStage'
 import { useView } from './useView'
 
-const emit = defineEmits<{ play: []; step: [by: number] }>()
+/** While a round of several scenes plays, its whole plan is drawn and nothing can be handled. */
+const props = defineProps<{ round: Plan | null }>()
+const emit = defineEmits<{ play: []; step: [by: number]; drawn: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
 const room = ref<HTMLElement>()
 const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
 const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
+const editable = computed(() => session.may('design', design.answer?.surface?.site) && props.round === null)
 const { scale, left, top, trueSize, ready } = useView(room, () => canvas.value)
 const mullions = useMullionDrag(() => design.bench, () => scale.value, (mullion, at, alone) => void design.moveMullion(mullion, at, alone))
 /** Clocks on the bench show the server's time at opening, plus the playhead. */
 const clockBase = design.answer?.now_ms ?? 0
 let stage: Stage | null = null
+const shown = useSceneStage()
 
 onMounted(() => {
   if (stageRoot.value) stage = new Stage(stageRoot.value, (sha256) => `/media/${sha256}/original`)
-  watch(() => design.plans, (plans) => void show(plans), { immediate: true })
+  watch([shown, () => props.round], () => void show(), { immediate: true })
 })
 
 const fonts = call<{ fonts: FontLine[] }>('GET', '/api/fonts').then((answer) => answer.fonts).catch(() => [])
-async function show(plans: typeof design.plans): Promise<void> {
-  stage?.show(canvas.value, plans)
-  const used = new Set(plans.flatMap((zone) => zone.items.flatMap((item) => ('font' in item ? [`${item.font} ${item.weight}`] : []))))
+async function show(): Promise<void> {
+  const plan = props.round ?? shown.value
+  stage?.show(plan)
+  emit('drawn')
+  const used = new Set(Object.values(plan.scenes).flatMap((scene) => scene.zones).flatMap((zone) => zone.items.flatMap((item) => ('font' in item ? [`${item.font} ${item.weight}`] : []))))
   await Promise.all((await fonts).filter((face) => used.has(`${face.family} ${face.weight}`)).map(loadFace)).catch(() => undefined)
 }
 
@@ -84,9 +92,11 @@ function keys(event: KeyboardEvent): void {
       <template v-if="ready">
         <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :scale="scale" />
         <PanelNames :canvas="canvas" :panels="design.answer?.panels ?? {}" :safe="design.answer?.safe ?? null" :scale="scale" />
-        <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="session.designs()" />
-        <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="session.designs()" @start="mullions.start" @nudge="mullions.nudge" />
+        <template v-if="round === null">
+        <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="editable" />
+        <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="editable" @start="mullions.start" @nudge="mullions.nudge" />
         <DimensionLines :scale="scale" :drag="mullions.drag.value" />
+        </template>
       </template>
     </div>
   </div>

@@ -1,19 +1,25 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
+import type { MediaLine } from '../api/types'
+import ConflictChoice from '../document/ConflictChoice.vue'
+import HistoryList from '../document/HistoryList.vue'
+import { useListening } from '../document/useListening'
 import { useSession } from '../session/session'
 import { useUploads } from '../stock/uploads'
+import PlaceTabs from '../ui/PlaceTabs.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
+import { useUndoKeys } from '../ui/useUndoKeys'
 import BenchBar from './BenchBar.vue'
 import BenchCanvas from './BenchCanvas.vue'
 import BesideSheets from './BesideSheets.vue'
-import ConflictChoice from './ConflictChoice.vue'
 import { useDesign } from './design'
 import FindingList from './FindingList.vue'
-import { mediaFill, freshEntry } from './fills'
-import HistoryList from './HistoryList.vue'
+import { freshEntry, mediaFill } from './fills'
+import GoneNote from './GoneNote.vue'
 import MissingZones from './MissingZones.vue'
+import NewsNote from './NewsNote.vue'
 import OtherSurfaces from './OtherSurfaces.vue'
 import ParticularsPanel from './ParticularsPanel.vue'
 import { carried } from './stockDrag'
@@ -22,7 +28,7 @@ import TimeRail from './TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
 import { useBeside } from './useBeside'
 import { usePlayhead } from './usePlayhead'
-import type { MediaLine } from '../api/types'
+import { useRoundPlay } from './useRoundPlay'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -33,11 +39,15 @@ const session = useSession()
 const error = ref<unknown>(null)
 const canvas = ref<InstanceType<typeof BenchCanvas>>()
 const tabs = ['particulars', 'stock', 'preflight', 'other', 'history'] as const
-const tab = ref<(typeof tabs)[number]>('particulars')
-const playhead = usePlayhead((tMs, running) => canvas.value?.draw(tMs, running))
+const tab = ref<string>('particulars')
+const playhead = usePlayhead((tMs, running) => draw(tMs, running))
+const round = useRoundPlay(playhead.tMs, playhead.playing)
+const draw = (tMs: number, running: boolean): void => canvas.value?.draw(round.drawn.value ? tMs : running ? tMs : round.inScene.value, running)
+const redraw = (): void => void requestAnimationFrame(() => draw(playhead.tMs.value, playhead.playing.value))
 const id = computed(() => (typeof route.params['design'] === 'string' ? route.params['design'] : ''))
-const beside = useBeside(computed(() => (design.id === id.value ? id.value : '')), () => design.answer?.revision ?? 0)
-const LAST = 'bench:last'
+const query = (name: string): string => (typeof route.query[name] === 'string' ? route.query[name] : '')
+const beside = useBeside(computed(() => (design.id === id.value ? id.value : '')), () => design.revision)
+const LAST = `bench:last:${session.slug}`
 
 watch(id, async (wanted) => {
   const last = localStorage.getItem(LAST)
@@ -48,57 +58,53 @@ watch(id, async (wanted) => {
   playhead.pause()
   error.value = null
   try {
-    await design.open(wanted, typeof route.query['layout'] === 'string' ? route.query['layout'] : '')
+    await design.open(wanted, query('scene'), query('layout') === 'turned' ? 'turned' : 'own')
     localStorage.setItem(LAST, wanted)
-    const zone = typeof route.query['zone'] === 'string' ? route.query['zone'] : null
-    design.selected = zone && design.zones[zone] ? zone : (design.order[0] ?? null)
-    playhead.seek(0)
+    const site = design.answer?.surface?.site
+    if (site && site !== route.params['site']) await router.replace({ params: { site, design: wanted }, query: route.query })
+    design.selected = design.zones[query('zone')] ? query('zone') : (design.order[0] ?? null)
+    playhead.seek(round.startOf(design.scene) ?? 0)
   } catch (refused) {
     localStorage.removeItem(LAST)
     error.value = refused
   }
 }, { immediate: true })
 
-/** The address says which zone and which layout are looked at. */
-watch([() => design.selected, () => design.layout], ([zone, layout]) => {
-  if (zone && id.value === design.id) void router.replace({ query: { ...route.query, zone, layout: layout.endsWith('.turned') ? layout : undefined } })
+/** The address says which scene, which of its layouts and which zone are looked at. */
+watch([() => design.selected, () => design.scene, () => design.layout], ([zone, scene, layout]) => {
+  if (zone && id.value === design.id) void router.replace({ query: { ...route.query, zone, scene: scene === design.answer?.round.scenes[0]?.scene ? undefined : scene, layout: layout === 'turned' ? layout : undefined } })
 })
-watch(() => design.plans, () => requestAnimationFrame(() => canvas.value?.draw(playhead.tMs.value, playhead.playing.value)))
+watch(() => design.plans, redraw)
 
-async function openLayout(layout: string): Promise<void> {
-  await design.show(layout)
+async function openLayout(scene: string, layout: 'own' | 'turned'): Promise<void> {
+  await design.show(scene, layout)
   design.selected = design.order[0] ?? null
+  const start = round.startOf(scene)
+  if (start !== null && round.many.value) playhead.seek(start)
 }
 /** Dropped on a playlist a medium becomes its last entry; on anything else it becomes the fill. */
 function put(zone: string, media: MediaLine): void {
   const fill = design.documents[zone]?.fill
   design.selected = zone
   tab.value = 'particulars'
-  if (fill?.kind === 'playlist') void design.send([{ do: 'entry.add', scene: design.answer?.scene ?? '', zone, entry: freshEntry(mediaFill(media)), before: null }])
+  if (fill?.kind === 'playlist') void design.send([{ do: 'entry.add', zone, entry: freshEntry(mediaFill(media)), before: null }])
   else void design.setFill(zone, mediaFill(media))
 }
-
-function keys(event: KeyboardEvent): void {
-  const typing = event.target instanceof HTMLElement && event.target.matches('input, textarea, select')
-  if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z' || typing) return
-  event.preventDefault()
-  void design.step(event.shiftKey ? 'redo' : 'undo')
-}
-onMounted(() => {
-  addEventListener('keydown', keys)
-  void stock.load()
-})
-onUnmounted(() => removeEventListener('keydown', keys))
+useUndoKeys((kind) => void design.step(kind))
+useListening(design.listen)
+onMounted(() => void stock.load())
 </script>
 
 <template>
   <div v-if="design.answer && design.id === id" class="bench with-column">
     <section class="bench-work">
-      <BenchBar @layout="openLayout" />
+      <BenchBar @open="openLayout" />
+      <NewsNote />
+      <GoneNote />
       <RefusalNote :error="design.refusal" />
       <MissingZones />
       <div class="bench-middle" :class="{ split: beside.codes.value.length }">
-        <BenchCanvas ref="canvas" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
+        <BenchCanvas ref="canvas" :round="round.drawn.value" @drawn="redraw" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
         <BesideSheets v-if="beside.codes.value.length" :sheets="beside.sheets.value" :t-ms="playhead.tMs.value" :error="beside.error.value" @away="(code) => beside.toggle([code], false)" />
       </div>
       <div class="bench-foot">
@@ -107,19 +113,14 @@ onUnmounted(() => removeEventListener('keydown', keys))
       </div>
     </section>
     <aside class="column" :aria-label="t(`bench.${tab}`)">
-      <div class="tabs" role="tablist" :aria-label="t('bench.particulars')">
-        <button v-for="one in tabs" :id="`tab-${one}`" :key="one" type="button" role="tab" :aria-selected="tab === one" aria-controls="bench-panel" :tabindex="tab === one ? 0 : -1" @click="tab = one"
-          @keydown.right="tab = tabs[(tabs.indexOf(one) + 1) % tabs.length]!" @keydown.left="tab = tabs[(tabs.indexOf(one) + tabs.length - 1) % tabs.length]!">
-          {{ t(`bench.${one}`) }}<span v-if="one === 'preflight' && design.allFindings.length" class="count">{{ design.allFindings.length }}</span>
-        </button>
-      </div>
-      <div id="bench-panel" role="tabpanel" :aria-labelledby="`tab-${tab}`" tabindex="0">
-        <p v-if="!session.designs()" class="hint">{{ t('bench.view-only') }}</p>
+      <PlaceTabs v-model="tab" :tabs="tabs" :label="t('bench.particulars')" :words="(one) => t(`bench.${one}`)" panel="bench-panel" :counts="{ preflight: design.allFindings.length }" />
+      <div id="bench-panel" role="tabpanel" :aria-labelledby="`bench-panel-${tab}`" tabindex="0">
+        <p v-if="!session.may('design', design.answer.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
         <ParticularsPanel v-if="tab === 'particulars'" />
         <StockShelf v-else-if="tab === 'stock'" @put="put" />
         <FindingList v-else-if="tab === 'preflight'" @lead="tab = 'particulars'" />
         <OtherSurfaces v-else-if="tab === 'other'" :codes="beside.codes.value" :t-ms="playhead.tMs.value" @toggle="beside.toggle" />
-        <HistoryList v-else />
+        <HistoryList v-else :document="design.id" :revision="design.revision" :zone="design.answer.surface?.zone ?? 'UTC'" />
       </div>
     </aside>
     <div v-if="carried.media" class="carried" :style="{ transform: `translate(${carried.x + 12}px, ${carried.y + 12}px)` }" aria-hidden="true">
@@ -131,7 +132,7 @@ onUnmounted(() => removeEventListener('keydown', keys))
     <RefusalNote :error="error" />
     <h1>{{ t('bench.none') }}</h1>
     <p class="hint">{{ t('bench.choose') }}</p>
-    <RouterLink class="btn btn-primary" to="/elevation">{{ t('bench.to-elevation') }}</RouterLink>
+    <RouterLink class="btn btn-primary" :to="{ name: 'elevation' }">{{ t('bench.to-elevation') }}</RouterLink>
   </div>
   <p v-else class="empty-place" role="status">{{ t('loading') }}</p>
 </template>

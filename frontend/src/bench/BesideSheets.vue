@@ -4,12 +4,14 @@ import FindingMark from '../ui/FindingMark.vue'
 import PlanStill from '../ui/PlanStill.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { pixels } from '../ui/format'
+import type { ZonePlan } from '../plan/types'
 import type { Beside } from './useBeside'
 
 /** The same design on other surfaces, side by side, with what does not fit there. */
 defineProps<{ sheets: Beside[]; tMs: number; error: unknown }>()
 const emit = defineEmits<{ away: [code: string] }>()
 const { t } = useI18n()
+const zones = (sheet: Beside): ZonePlan[] => [...new Map(Object.values(sheet.plan.scenes).flatMap((scene) => scene.zones).map((zone) => [zone.id, zone])).values()]
 const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null => (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
 </script>
 
@@ -23,7 +25,7 @@ const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null => (['stop', '
       <details>
         <summary><FindingMark v-if="worst(sheet)" :severity="worst(sheet)!" /> {{ t('beside.findings', { count: sheet.findings.length }) }}</summary>
         <ul class="findings short"><li v-for="(finding, index) in sheet.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
-        <ul class="lines sizes"><li v-for="zone in sheet.plan.zones" :key="zone.id" class="line"><b class="letter">{{ zone.letter }}</b><span class="measure">{{ pixels(zone.rect[2], zone.rect[3]) }}</span></li></ul>
+        <ul class="lines sizes"><li v-for="zone in zones(sheet)" :key="zone.id" class="line"><b class="letter">{{ zone.letter }}</b><span class="measure">{{ pixels(zone.rect[2], zone.rect[3]) }}</span></li></ul>
       </details>
     </article>
   </section>

@@ -22,13 +22,8 @@ function box(mullion: Mullion): Record<string, string> {
   return mullion.axis === 'x' ? { left: at, top: from, height: length } : { left: from, top: at, width: length }
 }
 const letters = (zones: string[]): string => zones.map((zone) => design.zones[zone]?.letter ?? '').join(', ')
-const lengthOf = (mullion: Mullion, side: 0 | 1): number => {
-  const rects = mullion.between[side].flatMap((zone) => design.zones[zone]?.rect ?? [])
-  const zone = design.zones[mullion.between[side][0] ?? '']?.rect
-  const by = moved(mullion) - mullion.at
-  if (!rects.length || !zone) return 0
-  return (mullion.axis === 'x' ? zone[2] : zone[3]) + (side === 0 ? by : -by)
-}
+/** What both parts come to: the linear rule that came with the plan. */
+const lengthOf = (mullion: Mullion, side: 0 | 1): number => (side === 0 ? moved(mullion) - mullion.start : mullion.end - moved(mullion) - mullion.gutter)
 function keys(mullion: Mullion, event: KeyboardEvent): void {
   const steps: Record<string, number> = mullion.axis === 'x' ? { ArrowLeft: -1, ArrowRight: 1 } : { ArrowUp: -1, ArrowDown: 1 }
   const step = steps[event.key]

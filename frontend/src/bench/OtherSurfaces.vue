@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { Elevation, SurfaceLine } from '../api/types'
+import type { Elevation, SurfaceLine } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useDesign } from './design'
 import PanelPreview from './PanelPreview.vue'
@@ -21,7 +21,7 @@ const scale = (event: Event): void => void design.send([{ do: 'design.reflow', b
 const checked = (event: Event): boolean => (event.target as HTMLInputElement).checked
 
 onMounted(async () => {
-  surfaces.value = (await call<Elevation>('GET', '/api/sites/harrowmere/elevation').catch(() => ({ surfaces: [] }))).surfaces.filter((one) => one.code !== design.answer?.surface?.code)
+  surfaces.value = (await call<Elevation>('GET', `/api/sites/${design.answer?.surface?.site ?? session.slug}/elevation`).catch(() => ({ surfaces: [] }))).surfaces.filter((one) => one.code !== design.answer?.surface?.code)
 })
 </script>
 
@@ -29,7 +29,7 @@ onMounted(async () => {
   <PanelPreview v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :t-ms="tMs" />
   <h3>{{ t('beside.title') }}</h3>
   <p class="hint">{{ t('other.hint') }}</p>
-  <label>{{ t('other.scale') }}<select class="form-select form-select-sm" :value="design.answer?.reflow" :disabled="!session.designs()" @change="scale"><option v-for="by in ['short_side', 'same_mm', 'same_px']" :key="by" :value="by">{{ t(`other.${by}`) }}</option></select></label>
+  <label>{{ t('other.scale') }}<select class="form-select form-select-sm" :value="design.answer?.reflow" :disabled="!session.may('design')" @change="scale"><option v-for="by in ['short_side', 'same_mm', 'same_px']" :key="by" :value="by">{{ t(`other.${by}`) }}</option></select></label>
   <fieldset class="beside-choice">
     <legend class="visually-hidden">{{ t('beside.title') }}</legend>
     <label v-for="one in surfaces" :key="one.code" class="check"><input type="checkbox" :checked="codes.includes(one.code)" @change="emit('toggle', [one.code], checked($event))" /> {{ one.name }} <span class="measure hint">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span></label>

@@ -4,6 +4,9 @@ import { useI18n } from 'vue-i18n'
 import type { ZonePlan } from '../plan/types'
 import { pixels, ratioText } from '../ui/format'
 import { useDesign } from './design'
+import { halvesOf } from './parts'
+import { snapTo } from './snap'
+import { useMerge } from './useMerge'
 import { carried } from './stockDrag'
 
 const props = defineProps<{ scale: number; dragging: boolean; editable: boolean }>()
@@ -12,7 +15,6 @@ const design = useDesign()
 /** Where a split would go: the pane, the axis, and the canvas px under the pointer. */
 const guide = ref<{ zone: string; axis: 'x' | 'y'; at: number } | null>(null)
 const pointer = ref<{ zone: string; x: number; y: number } | null>(null)
-const SNAP_SCREEN_PX = 8
 
 const box = (plan: ZonePlan): Record<string, string> => ({
   left: `${plan.rect[0] * props.scale}px`, top: `${plan.rect[1] * props.scale}px`, width: `${plan.rect[2] * props.scale}px`, height: `${plan.rect[3] * props.scale}px`,
@@ -22,10 +24,7 @@ function canvasPoint(event: PointerEvent): { x: number; y: number } {
   const sheet = (event.currentTarget as HTMLElement).closest('.canvas-sheet')?.getBoundingClientRect()
   return { x: Math.round((event.clientX - (sheet?.left ?? 0)) / props.scale), y: Math.round((event.clientY - (sheet?.top ?? 0)) / props.scale) }
 }
-function snapped(axis: 'x' | 'y', at: number, free: boolean): number {
-  const near = design.bench.snaps[axis].filter((line) => Math.abs(line.at - at) * props.scale <= SNAP_SCREEN_PX)
-  return free ? at : (near.find((line) => line.kind === 'seam') ?? near[0])?.at ?? at
-}
+const snapped = (axis: 'x' | 'y', at: number, free: boolean): number => (free ? at : snapTo(design.bench.snaps[axis], at, props.scale))
 const hover = (plan: ZonePlan, event: PointerEvent): void => void (pointer.value = { zone: plan.id, ...canvasPoint(event) })
 const aim = (plan: ZonePlan, axis: 'x' | 'y', event: PointerEvent): void => {
   guide.value = { zone: plan.id, axis, at: snapped(axis, canvasPoint(event)[axis], event.ctrlKey) }
@@ -39,12 +38,12 @@ async function cut(): Promise<void> {
 /** At the pointer when it is over the pane, else in half. */
 function splitByKey(plan: ZonePlan, axis: 'x' | 'y'): void {
   const over = pointer.value?.zone === plan.id ? pointer.value[axis] : null
-  const [start, length] = axis === 'x' ? [plan.rect[0], plan.rect[2]] : [plan.rect[1], plan.rect[3]]
-  void design.split(plan.id, axis, over === null ? start + Math.round(length / 2) : snapped(axis, over, false))
+  void design.split(plan.id, axis, over === null ? halvesOf(design.bench, plan.id)[axis].at : snapped(axis, over, false))
 }
+const mergeInto = useMerge()
 function merge(plan: ZonePlan): void {
   const neighbour = design.bench.parts[plan.id]?.neighbours.at(-1)
-  if (neighbour) void design.send([{ do: 'pane.merge', scene: design.layout, pane: plan.id, into: neighbour.part }])
+  if (neighbour) void mergeInto(plan.id, neighbour.part)
 }
 function keys(plan: ZonePlan, event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey || !props.editable) return
@@ -62,7 +61,7 @@ const halves = computed(() => {
   const rect = guide.value ? design.zones[guide.value.zone]?.rect : undefined
   if (!guide.value || !rect) return ''
   const [start, length] = guide.value.axis === 'x' ? [rect[0], rect[2]] : [rect[1], rect[3]]
-  return `${guide.value.at - start} | ${start + length - guide.value.at} px`
+  return `${guide.value.at - start} | ${start + length - guide.value.at - halvesOf(design.bench, guide.value.zone)[guide.value.axis].gutter} px`
 })
 const severity = (zone: string): string => {
   const found = (design.findings[zone] ?? []).map((finding) => finding.severity)

@@ -9,45 +9,37 @@ import { useDesign } from './design'
 import FillEditor from './FillEditor.vue'
 import { freshFill } from './fills'
 import { partAlong } from './parts'
+import SizeField from './SizeField.vue'
+import { useMerge } from './useMerge'
 import WallSpan from './WallSpan.vue'
 
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
-const width = ref('')
-const height = ref('')
 const name = ref('')
+const axes = ['x', 'y'] as const
 const kinds = ['empty', 'colour', 'picture', 'video', 'text', 'clock', 'playlist'] as const
-const editable = computed(() => session.designs())
+const editable = computed(() => session.may('design'))
 const parts = computed(() => (design.selected ? { x: partAlong(design.bench, design.selected, 'x'), y: partAlong(design.bench, design.selected, 'y') } : { x: null, y: null }))
 const own = computed(() => (design.selected ? design.bench.parts[design.selected] : undefined))
 const found = computed(() => (design.selected ? (design.findings[design.selected] ?? []) : []))
 
 function reset(): void {
-  width.value = String(design.zone?.rect[2] ?? '')
-  height.value = String(design.zone?.rect[3] ?? '')
   name.value = design.document?.name ?? ''
 }
 watch([() => design.zone, () => design.document], reset, { immediate: true })
 
-/** A bare number is px; %, mm and fr are written out. */
-function size(axis: 'x' | 'y', typed: string): void {
+function size(axis: 'x' | 'y', size: string): void {
   const part = parts.value[axis]
-  const rect = design.zone?.rect
-  const before = String(axis === 'x' ? rect?.[2] : rect?.[3])
-  if (!part || typed.trim() === before) return
-  const text = typed.replace(/\s+/g, '')
-  void design.send([{ do: 'part.size', scene: design.layout, part, size: /^\d+$/.test(text) ? `${text}px` : text }])
+  if (part) void design.send([{ do: 'part.size', ...design.place, part, size }])
 }
 function rename(): void {
-  if (design.selected && name.value !== design.document?.name) void design.send([{ do: 'zone.name', scene: design.answer?.scene ?? '', zone: design.selected, name: name.value }])
+  if (design.selected && name.value !== design.document?.name) void design.send([{ do: 'zone.name', zone: design.selected, name: name.value }])
 }
-function merge(into: string): void {
-  void design.send([{ do: 'pane.merge', scene: design.layout, pane: design.selected, into }])
-}
+const merge = useMerge()
 function gutter(event: Event): void {
   const value = Number((event.target as HTMLInputElement).value)
-  if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', scene: design.layout, split: own.value.split, gutter: value }])
+  if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
 }
 function kind(event: Event): void {
   if (!design.selected || !design.document) return
@@ -63,15 +55,14 @@ const setFill = (fill: Fill, target: string): void => void (design.selected && d
     <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
     <ul v-if="found.length" class="findings short"><li v-for="(finding, index) in found" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
     <div class="field-row">
-      <label>{{ t('bench.width') }}<input v-model="width" class="form-control form-control-sm measure" :disabled="!parts.x" :title="parts.x ? '' : t('bench.whole')" @change="size('x', width)" @keydown.enter.prevent="size('x', width)" /></label>
-      <label>{{ t('bench.height') }}<input v-model="height" class="form-control form-control-sm measure" :disabled="!parts.y" :title="parts.y ? '' : t('bench.whole')" @change="size('y', height)" @keydown.enter.prevent="size('y', height)" /></label>
+      <SizeField v-for="axis in axes" :key="axis" :label="t(axis === 'x' ? 'bench.width' : 'bench.height')" :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null" :px="design.zone.rect[axis === 'x' ? 2 : 3]" :refusal="design.refusal" @set="size(axis, $event)" />
       <label v-if="own">{{ t('bench.gutter') }}<input class="form-control form-control-sm measure" inputmode="numeric" :value="own.gutter" @change="gutter" /></label>
     </div>
     <WallSpan v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
     <label>{{ t('bench.name') }}<input v-model="name" class="form-control form-control-sm" maxlength="80" @change="rename" /></label>
     <div v-if="own?.neighbours.length" class="merge-row">
       <span>{{ t('bench.merge-into') }}</span>
-      <button v-for="neighbour in own.neighbours" :key="neighbour.part" type="button" class="btn btn-sm btn-outline-dark" @click="merge(neighbour.part)">{{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}</button>
+      <button v-for="neighbour in own.neighbours" :key="neighbour.part" type="button" class="btn btn-sm btn-outline-dark" @click="design.selected && merge(design.selected, neighbour.part)">{{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}</button>
     </div>
     <label>{{ t('bench.fill') }}<select class="form-select form-select-sm" :value="design.document.fill.kind" @change="kind">
       <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">{{ t(`fill.${one}`) }}</option>

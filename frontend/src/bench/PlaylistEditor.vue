@@ -16,7 +16,7 @@ const design = useDesign()
 const stock = useUploads()
 const list = useTemplateRef<HTMLElement>('list')
 const open = ref<string | null>(null)
-const place = (): { scene: string; zone: string } => ({ scene: design.answer?.scene ?? '', zone: design.selected ?? '' })
+const place = (): { zone: string } => ({ zone: design.selected ?? '' })
 const cycle = computed(() => design.zone?.cycle_ms ?? null)
 const itemOf = (entry: string): Item | undefined => props.items.find((item) => item.entry === entry)
 

@@ -20,7 +20,7 @@ const stops = computed<Finding[]>(() => (error.value instanceof ProblemError ? (
 async function make(): Promise<void> {
   error.value = null
   try {
-    made.value = await call<ReleaseLine>('POST', `/api/designs/${design.id}/releases`, { revision: design.answer?.revision, note: note.value })
+    made.value = await call<ReleaseLine>('POST', `/api/designs/${design.id}/releases`, { revision: design.revision, note: note.value })
   } catch (refused) {
     error.value = refused
   }
@@ -39,8 +39,8 @@ async function make(): Promise<void> {
     <p v-else role="status">{{ t('release.done', { number: String(made.number) }) }}</p>
     <template #footer>
       <button type="button" class="btn btn-outline-dark" @click="emit('close')">{{ t('close') }}</button>
-      <button v-if="!made" type="button" class="btn btn-primary" @click="make">{{ t('release.make', { revision: String(design.answer?.revision ?? 0) }) }}</button>
-      <RouterLink v-else class="btn btn-primary" to="/hand-off">{{ t('release.to-hand-off') }}</RouterLink>
+      <button v-if="!made" type="button" class="btn btn-primary" @click="make">{{ t('release.make', { revision: String(design.revision ?? 0) }) }}</button>
+      <RouterLink v-else class="btn btn-primary" :to="{ name: 'hand-off' }">{{ t('release.to-hand-off') }}</RouterLink>
     </template>
   </BModal>
 </template>

@@ -19,7 +19,7 @@ const listed = computed(() => stock.media.filter((one) => one.name.toLowerCase()
 const failed = computed(() => stock.uploads.filter((one) => one.fault))
 
 function press(media: MediaLine, event: PointerEvent): void {
-  if (event.button !== 0 || !session.designs() || (event.target as HTMLElement).closest('button')) return
+  if (event.button !== 0 || !session.may('design') || (event.target as HTMLElement).closest('button')) return
   event.preventDefault()
   carry(media, event, (zone, dropped) => emit('put', zone, dropped))
 }
@@ -35,7 +35,7 @@ function press(media: MediaLine, event: PointerEvent): void {
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <div class="media-grid narrow">
       <MediaCard v-for="one in listed" :key="one.id" :media="one" class="carriable" @pointerdown="press(one, $event)">
-        <button v-if="design.zone && session.designs()" type="button" class="btn btn-sm btn-outline-dark" :aria-label="`${t('stock.put', { letter: design.zone.letter })}: ${one.name}`" @click="emit('put', design.zone.id, one)">{{ t('stock.put', { letter: design.zone.letter }) }}</button>
+        <button v-if="design.zone && session.may('design')" type="button" class="btn btn-sm btn-outline-dark" :aria-label="`${t('stock.put', { letter: design.zone.letter })}: ${one.name}`" @click="emit('put', design.zone.id, one)">{{ t('stock.put', { letter: design.zone.letter }) }}</button>
       </MediaCard>
     </div>
   </div>

@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, onUnmounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import type { ClockFill, FontLine, TextFill, TextStyle } from '../api/types'
 import type { Item } from '../plan/types'
 import ColourField from './ColourField.vue'
+import { useDesign } from './design'
 
 const props = defineProps<{ fill: TextFill | ClockFill; item: Item | undefined }>()
 const emit = defineEmits<{ set: [part: Partial<TextFill> | Partial<ClockFill>, target: string] }>()
 const { t } = useI18n()
+const design = useDesign()
 const fonts = ref<FontLine[]>([])
 void call<{ fonts: FontLine[] }>('GET', '/api/fonts').then((answer) => (fonts.value = answer.fonts)).catch(() => undefined)
 const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
@@ -25,6 +27,7 @@ watch(words, (value) => !typing.value && (typed.value = value), { immediate: tru
 let timer: ReturnType<typeof setTimeout> | undefined
 function type(): void {
   typing.value = true
+  design.typing = true
   clearTimeout(timer)
   timer = setTimeout(commit, 300)
 }
@@ -32,7 +35,9 @@ function commit(): void {
   clearTimeout(timer)
   if (typed.value !== words()) emit('set', props.fill.kind === 'text' ? { text: typed.value } : { pattern: typed.value }, 'words')
   typing.value = false
+  design.typing = false
 }
+onUnmounted(() => typing.value && commit())
 const whole = (key: keyof TextStyle, event: Event): void => {
   const value = Number((event.target as HTMLInputElement).value)
   const least = key === 'size' ? { min_size: Math.min(props.fill.min_size, value) } : {}

@@ -3,11 +3,13 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Rect, ZonePlan } from '../plan/types'
 import { useDesign } from './design'
+import { useGone } from './useMerge'
 
 /** The wall in small: on which panels the pane falls, and one click sets it to a panel, a column, a row or all; with Shift to several. */
 const props = defineProps<{ zone: ZonePlan }>()
 const { t } = useI18n()
 const design = useDesign()
+const { watching } = useGone()
 const panels = computed(() => design.answer?.panels ?? {})
 const ranks = computed(() => design.answer?.ranks ?? { columns: [], rows: [] })
 const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
@@ -28,7 +30,7 @@ const down = (letter: string | undefined): Record<string, string> => {
 }
 function span(letters: string[]): void {
   const over = letters.flatMap((letter) => (panels.value[letter] ? [panels.value[letter]] : []))
-  if (over.length) void design.span(props.zone.id, over)
+  if (over.length) void watching(() => design.span(props.zone.id, over))
 }
 function pick(letter: string, shift: boolean): void {
   const start = shift ? (from.value ?? props.zone.panels[0] ?? letter) : letter

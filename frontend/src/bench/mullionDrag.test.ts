@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { BenchView, Mullion } from '../api/types'
+import type { BenchView, Mullion, SnapLine } from '../api/types'
 import { useMullionDrag } from './useMullionDrag'
 
 /** A window that hears events, and a pointer that is scripted. */
@@ -8,9 +8,14 @@ const pointer = (type: string, clientX: number, keys: Partial<PointerEvent> = {}
 const press = (key: string): void => void heard.dispatchEvent(Object.assign(new Event('keydown'), { key }))
 
 const line = (after: string, at: number, more: Partial<Mullion> = {}): Mullion => ({
-  axis: 'x', at, gutter: 0, from: 0, to: 1080, before: 'a', after, between: [['a'], [after]], range: [1, 1919], linked: [after], linked_range: [1, 1919], ...more,
+  axis: 'x', at, gutter: 0, from: 0, to: 1080, start: 0, end: 1920, before: 'a', after, between: [['a'], [after]], range: [1, 1919], linked: [after], linked_range: [1, 1919], ...more,
 })
-const view = (mullions: Mullion[]): BenchView => ({ mullions, snaps: { x: [{ at: 640, kind: 'seam' }, { at: 646, kind: 'seam' }, { at: 650, kind: 'third' }], y: [] }, parts: {} })
+const seam = (at: number): SnapLine => ({ at, kind: 'seam', rank: 0, after: null })
+/** What the core gives: seams first, then lines of other panes, then thirds. */
+const view = (mullions: Mullion[]): BenchView => ({
+  mullions, parts: {}, root: { x: { at: 960, gutter: 0 }, y: { at: 540, gutter: 0 } },
+  snaps: { x: [seam(640), seam(646), { at: 650, kind: 'third', rank: 3, after: null }, ...mullions.filter(({ axis }) => axis === 'x').map(({ at, after }) => ({ at, kind: 'mullion', rank: 1, after }))], y: [] },
+})
 
 /** Half a screen px per canvas px: the pointer's 1 px are 2 of the canvas. */
 function drag(mullion: Mullion, others: Mullion[] = []) {
@@ -38,9 +43,11 @@ describe('dragging a mullion', () => {
     expect(at()).toBeUndefined()
   })
 
-  it('snaps to a seam before anything nearer, within 8 screen px, and not while Ctrl is held', () => {
+  it('snaps to the nearest seam before any other line, within 8 screen px, and not while Ctrl is held', () => {
     const { at } = drag(line('b', 700))
     pointer('pointermove', 76)
+    expect(at()).toBe(646)
+    pointer('pointermove', 71)
     expect(at()).toBe(640)
     pointer('pointermove', 76, { ctrlKey: true })
     expect(at()).toBe(652)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { SurfaceLine } from '../api/types'
+import type { SurfaceLine } from '../api/surfaces'
 import ElevationWall from './ElevationWall.vue'
 import { useArrange } from './useArrange'
 import { useElevationView } from './useElevationView'

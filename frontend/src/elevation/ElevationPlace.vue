@@ -2,11 +2,13 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
-import type { SurfaceLine } from '../api/types'
+import type { SurfaceLine } from '../api/surfaces'
 import { useSession } from '../session/session'
-import FieldConflict from '../surface/FieldConflict.vue'
+import ConflictChoice from '../document/ConflictChoice.vue'
+import { useListening } from '../document/useListening'
 import { provideRefusal } from '../surface/refusal'
 import { useSurfaces } from '../surface/surfaces'
+import { useUndoKeys } from '../ui/useUndoKeys'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ElevationDrawing from './ElevationDrawing.vue'
 import SurfaceColumn from './SurfaceColumn.vue'
@@ -35,6 +37,9 @@ async function place(one: SurfaceLine, leftMm: number, floorMm: number): Promise
   await surfaces.change(one.code, { left_mm: leftMm, floor_mm: floorMm })
 }
 onMounted(surfaces.load)
+watch(() => session.slug, () => void surfaces.load())
+useListening(() => (whole.value ? surfaces.listen() : surfaces.load()))
+useUndoKeys((kind) => whole.value && void surfaces.step(kind))
 </script>
 
 <template>
@@ -42,7 +47,7 @@ onMounted(surfaces.load)
     <section class="drawing-area">
       <div class="place-head">
         <h1>{{ t('elevation.title') }}</h1><p class="hint">{{ t(arranging ? 'elevation.arrange-hint' : 'elevation.hint') }}</p><span class="spring" />
-        <template v-if="session.mounts()">
+        <template v-if="session.may('mount')">
           <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="arranging" @click="arranging = !arranging">{{ t('elevation.arrange') }}</button>
           <RouterLink class="btn btn-sm btn-primary" :to="{ name: 'new-surface' }">{{ t('surface.new') }}</RouterLink>
         </template>
@@ -54,6 +59,6 @@ onMounted(surfaces.load)
       <SurfaceColumn v-if="whole && surfaces.elevation" :key="whole.code" :surface="whole" :zone="surfaces.elevation.site.zone" @leave="choose(null)" />
       <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" />
     </aside>
-    <FieldConflict v-if="surfaces.conflict" :problem="surfaces.conflict.problem" @choose="surfaces.resolve" />
+    <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { SurfaceLine } from '../api/types'
+import type { SurfaceLine } from '../api/surfaces'
 import { metres } from '../ui/format'
 import { placeLabels } from './labels'
 import SurfaceStill from './SurfaceStill.vue'

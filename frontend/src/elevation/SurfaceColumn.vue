@@ -1,43 +1,41 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { SurfaceWhole } from '../api/types'
+import type { SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
 import AreaFields from '../surface/AreaFields.vue'
-import ChangeList from '../surface/ChangeList.vue'
+import HistoryList from '../document/HistoryList.vue'
+import { useLabels } from '../document/labels'
 import SheetFieldsForm from '../surface/SheetFieldsForm.vue'
 import ShapeChange from '../surface/ShapeChange.vue'
 import { useSurfaces } from '../surface/surfaces'
+import PlaceTabs from '../ui/PlaceTabs.vue'
 import SurfaceParticulars from './SurfaceParticulars.vue'
 
 /** The chosen surface: what it is, what can be set, its panels, its named areas, who changed what. */
-const props = defineProps<{ surface: SurfaceWhole; zone: string }>()
+defineProps<{ surface: SurfaceWhole; zone: string }>()
 const emit = defineEmits<{ leave: [] }>()
 const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
 const tabs = ['particulars', 'sheet', 'panels', 'areas', 'changes'] as const
-const tab = ref<(typeof tabs)[number]>('particulars')
-const step = (kind: 'undo' | 'redo'): void => void surfaces.step(props.surface.code, kind)
-const fields = (names: string[] | null): string => (names ?? []).map((name) => t(`field.${name}`)).join(', ')
+const tab = ref<string>('particulars')
+const labels = useLabels()
 </script>
 
 <template>
   <div class="column-head"><h2>{{ surface.name }}</h2><button type="button" class="plain" @click="emit('leave')">{{ t('elevation.all') }}</button></div>
-  <div v-if="session.mounts()" class="button-row">
-    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surface.undo.undo" :title="fields(surface.undo.undo)" @click="step('undo')">{{ t('bench.undo') }}</button>
-    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surface.undo.redo" :title="fields(surface.undo.redo)" @click="step('redo')">{{ t('bench.redo') }}</button>
+  <div v-if="session.may('mount')" class="button-row">
+    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.undo" :title="labels.all(surfaces.undo.undo)" @click="surfaces.step('undo')">{{ t('bench.undo') }}</button>
+    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.redo" :title="labels.all(surfaces.undo.redo)" @click="surfaces.step('redo')">{{ t('bench.redo') }}</button>
     <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'outputs', params: { surface: surface.code } }">{{ t('outputs.title') }}</RouterLink>
   </div>
-  <div class="tabs" role="tablist" :aria-label="t('bench.particulars')">
-    <button v-for="one in tabs" :id="`surface-${one}`" :key="one" type="button" role="tab" :aria-selected="tab === one" aria-controls="surface-panel" :tabindex="tab === one ? 0 : -1" @click="tab = one"
-      @keydown.right="tab = tabs[(tabs.indexOf(one) + 1) % tabs.length]!" @keydown.left="tab = tabs[(tabs.indexOf(one) + tabs.length - 1) % tabs.length]!">{{ t(`surface.tab-${one}`) }}</button>
-  </div>
-  <div id="surface-panel" role="tabpanel" :aria-labelledby="`surface-${tab}`" tabindex="0">
+  <PlaceTabs v-model="tab" :tabs="tabs" :label="t('bench.particulars')" :words="(one) => t(`surface.tab-${one}`)" panel="surface-panel" />
+  <div id="surface-panel" role="tabpanel" :aria-labelledby="`surface-panel-${tab}`" tabindex="0">
     <SurfaceParticulars v-if="tab === 'particulars'" :surface="surface" :zone="zone" @gone="emit('leave')" />
     <SheetFieldsForm v-else-if="tab === 'sheet'" :surface="surface" />
     <ShapeChange v-else-if="tab === 'panels'" :surface="surface" />
     <AreaFields v-else-if="tab === 'areas'" :surface="surface" />
-    <ChangeList v-else :surface="surface" :zone="zone" />
+    <HistoryList v-else :document="surface.document" :revision="surface.revision" :zone="zone" />
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Elevation } from '../api/types'
+import type { Elevation } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
 import { pixels } from '../ui/format'
@@ -15,9 +15,9 @@ const surfaces = useSurfaces()
 const groups = computed(() => [...new Set(props.elevation.surfaces.flatMap((one) => one.groups))].sort())
 const inGroup = (group: string | null): Elevation['surfaces'] => props.elevation.surfaces.filter((one) => (group === null ? !one.groups.length : one.groups.includes(group)))
 
-async function restore(code: string, revision: number): Promise<void> {
+async function restore(code: string): Promise<void> {
   surfaces.error = null
-  await surfaces.archive(code, false, revision, false).catch((refused: unknown) => void (surfaces.error = refused))
+  await surfaces.archive(code, false, false).catch((refused: unknown) => void (surfaces.error = refused))
 }
 </script>
 
@@ -29,8 +29,12 @@ async function restore(code: string, revision: number): Promise<void> {
       <ul class="lines"><li v-for="one in inGroup(group)" :key="one.code"><button type="button" class="line" @click="emit('choose', one.code)"><span>{{ one.name }}</span><span class="measure">{{ pixels(...one.canvas) }}</span></button></li></ul>
     </template>
   </template>
+  <template v-if="elevation.unreadable.length">
+    <h2>{{ t('elevation.unreadable') }}</h2>
+    <ul class="lines"><li v-for="one in elevation.unreadable" :key="one.code" class="line"><span>{{ one.name }}</span><span class="hint">{{ one.why?.message }} {{ one.why?.mend }}</span></li></ul>
+  </template>
   <template v-if="elevation.archived.length">
     <h2>{{ t('elevation.archived') }}</h2>
-    <ul class="lines"><li v-for="one in elevation.archived" :key="one.code" class="line"><span>{{ one.name }}</span><button v-if="session.mounts()" type="button" class="plain" @click="restore(one.code, one.revision)">{{ t('elevation.restore') }}</button></li></ul>
+    <ul class="lines"><li v-for="one in elevation.archived" :key="one.code" class="line"><span>{{ one.name }}</span><button v-if="session.may('mount')" type="button" class="plain" @click="restore(one.code)">{{ t('elevation.restore') }}</button></li></ul>
   </template>
 </template>

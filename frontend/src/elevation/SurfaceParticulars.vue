@@ -3,7 +3,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { call, ProblemError } from '../api/client'
-import type { SurfaceWhole } from '../api/types'
+import type { SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
 import FindingMark from '../ui/FindingMark.vue'
@@ -45,7 +45,7 @@ async function archive(sure: boolean): Promise<void> {
   error.value = null
   inUse.value = ''
   try {
-    await surfaces.archive(props.surface.code, true, props.surface.revision, sure)
+    await surfaces.archive(props.surface.code, true, sure)
     emit('gone')
   } catch (refused) {
     if (refused instanceof ProblemError && refused.problem.code === 'surface.in_use') inUse.value = refused.problem.title
@@ -83,16 +83,16 @@ async function archive(sure: boolean): Promise<void> {
       <RouterLink class="line" :to="{ name: 'bench', params: { design: design.id } }"><span>{{ design.name }}<template v-if="design.area">, {{ design.area }}</template></span><span class="hint">{{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}</span></RouterLink>
     </li>
   </ul>
-  <form v-if="session.designs()" class="new-design" @submit.prevent="make">
+  <form v-if="session.may('design')" class="new-design" @submit.prevent="make">
     <label for="new-design">{{ t('elevation.name') }}</label>
     <input id="new-design" v-model="name" class="form-control form-control-sm" required maxlength="120" />
     <label v-if="surface.areas.length">{{ t('elevation.for-area') }}<select v-model="area" class="form-select form-select-sm"><option value="">{{ t('elevation.whole') }}</option><option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option></select></label>
     <button class="btn btn-primary btn-sm" type="submit">{{ t('elevation.make') }}</button>
   </form>
   <h3>{{ t('elevation.players') }}</h3>
-  <ul class="lines"><li v-for="player in surface.players" :key="player.code" class="line"><span class="measure">{{ player.code }}</span><span class="state" :class="player.state">{{ t(`state.${player.state}`) }}</span></li></ul>
+  <ul class="lines"><li v-for="player in surface.feeding" :key="player.code" class="line"><span class="measure">{{ player.code }}</span><span class="state" :class="player.state">{{ t(`state.${player.state}`) }}</span></li></ul>
   <RefusalNote :error="error" />
-  <div v-if="session.mounts()" class="button-row foot">
+  <div v-if="session.may('mount')" class="button-row foot">
     <button type="button" class="btn btn-sm btn-outline-dark" @click="duplicate">{{ t('surface.duplicate') }}</button>
     <button type="button" class="btn btn-sm btn-outline-dark" @click="archive(false)">{{ t('surface.archive') }}</button>
   </div>

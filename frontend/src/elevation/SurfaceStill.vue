@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted, ref, useTemplateRef, watch } from 'vue'
 import { call } from '../api/client'
-import type { SurfaceLine } from '../api/types'
+import type { SurfaceLine } from '../api/surfaces'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
-import type { Plan } from '../plan/types'
+import type { Plan, ZonePlan } from '../plan/types'
 import SeamLines from '../ui/SeamLines.vue'
 
 /** The surface's latest design: a still in true ratio, moving while the surface is looked at; seams hatched on top. */
@@ -29,6 +29,9 @@ async function show(): Promise<void> {
   }
 }
 
+function still(zone: ZonePlan, moving: boolean): ZonePlan {
+  return { ...zone, items: zone.items.map((item) => (item.kind === 'video' ? (moving ? { ...item, sound: false } : { ...item, kind: 'picture' as const }) : item)) }
+}
 /** Stills show a video's thumbnail; what moves shows the film itself, silently. */
 function draw(): void {
   if (!plan || !stage.value) return
@@ -36,8 +39,7 @@ function draw(): void {
   stage.value.replaceChildren()
   const moving = props.moving
   renderer = new Stage(stage.value, (sha256) => `/media/${sha256}/${moving ? 'original' : 'thumbnail'}`)
-  const still = (zone: Plan['zones'][number]): Plan['zones'][number] => ({ ...zone, items: zone.items.map((item) => (item.kind === 'video' ? (moving ? { ...item, sound: false } : { ...item, kind: 'picture' as const }) : item)) })
-  renderer.show(plan.canvas, plan.zones.map(still))
+  renderer.show({ ...plan, scenes: Object.fromEntries(Object.entries(plan.scenes).map(([id, scene]) => [id, { ...scene, zones: scene.zones.map((zone) => still(zone, moving)) }])) })
   began = performance.now()
   renderer.at(0, plan.from_ms, moving)
   if (moving) frame = requestAnimationFrame(step)

@@ -1,5 +1,5 @@
 import { shallowRef } from 'vue'
-import type { SurfaceLine } from '../api/types'
+import type { SurfaceLine } from '../api/surfaces'
 import { followPointer } from '../ui/followPointer'
 
 const LEAST_SCREEN_PX = 3

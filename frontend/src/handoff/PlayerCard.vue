@@ -7,18 +7,15 @@ import { useSession } from '../session/session'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { timeOfDay } from '../ui/format'
 
-const props = defineProps<{ player: PlayerLine }>()
+const props = defineProps<{ player: PlayerLine; zone: string }>()
 const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
 const session = useSession()
 const chosen = ref<number | ''>('')
 const error = ref<unknown>(null)
-const zone = 'Europe/London'
-const mayHand = computed(() => ['designer', 'operator', 'administrator'].includes(session.me?.role ?? ''))
-const mayPair = computed(() => ['designer', 'technician', 'administrator'].includes(session.me?.role ?? ''))
+const mayHand = computed(() => session.may('hand_off'))
+const mayPair = computed(() => session.may('pair'))
 const words = (release: ReleaseLine): string => t('handoff.release', { name: release.name, number: String(release.number) })
-/** The release of the same design before the one in force. */
-const earlier = computed(() => props.player.releases.find((one) => one.design === props.player.ordered?.design && one.number < props.player.ordered.number))
 const shownRelease = computed(() => props.player.releases.find((one) => one.release === props.player.shows?.release))
 
 async function hand(release: number): Promise<void> {
@@ -58,7 +55,7 @@ async function act(work: () => Promise<unknown>): Promise<void> {
     </form>
     <p v-else-if="!player.releases.length" class="hint">{{ t('handoff.no-releases') }}</p>
     <footer>
-      <button v-if="mayHand && earlier" type="button" class="btn btn-sm btn-outline-dark" @click="hand(earlier.release)">{{ t('handoff.back', { number: String(earlier.number) }) }}</button>
+      <button v-if="mayHand && player.before" type="button" class="btn btn-sm btn-outline-dark" @click="hand(player.before.release)">{{ t('handoff.back', { number: String(player.before.number) }) }}</button>
       <button v-if="mayPair && !player.pairing_open" type="button" class="btn btn-sm btn-outline-dark" @click="pairing">{{ t('handoff.pairing') }}</button>
       <a :href="`/play/${player.code}`" target="_blank" rel="noopener">{{ t('handoff.open-player') }}</a>
     </footer>

@@ -1,37 +1,35 @@
 import { clockText } from './clock'
 import { faceName } from './faces'
-import type { Item, Rect, TextLook } from './types'
+import type { DrawingKind, Drawings, Item, Rect, TextLook } from './types'
 
 export type MediaUrl = (sha256: string) => string
 
 const px = (thousandths: number): string => `${thousandths / 1000}px`
+
+type Drawer<Kind extends DrawingKind> = (drawing: Drawings[Kind], mediaUrl: MediaUrl) => HTMLElement[]
+
+/** How each kind is drawn; a kind that is missing here does not compile. */
+const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
+  standby: () => [],
+  colour: () => [],
+  picture: (item, mediaUrl) => [drawPicture(mediaUrl(item.sha256), item.drawn_mpx)],
+  video: (item, mediaUrl) => [drawVideo(mediaUrl(item.sha256), item.drawn_mpx, item.sound)],
+  text: (item) => item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
+  clock: (item) => {
+    const line = drawLine('', item, item.box_mpx)
+    // Flex keeps a clock that is too wide centred on its box; text-align would push it out on one side.
+    Object.assign(line.style, { display: 'flex', justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align] })
+    return [line]
+  },
+}
 
 /** One item as DOM, sized in canvas px. */
 export function drawItem(item: Item, mediaUrl: MediaUrl): HTMLElement {
   const box = document.createElement('div')
   box.className = `pane-item pane-${item.kind}`
   if ('ground' in item) box.style.background = item.ground
-  switch (item.kind) {
-    case 'colour':
-      box.style.background = item.colour
-      break
-    case 'picture':
-      box.append(drawPicture(mediaUrl(item.sha256), item.drawn_mpx))
-      break
-    case 'video':
-      box.append(drawVideo(mediaUrl(item.sha256), item.drawn_mpx, item.sound))
-      break
-    case 'text':
-      box.append(...item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])))
-      break
-    case 'clock': {
-      const line = drawLine('', item, item.box_mpx)
-      // Flex keeps a clock that is too wide centred on its box; text-align would push it out on one side.
-      Object.assign(line.style, { display: 'flex', justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align] })
-      box.append(line)
-      break
-    }
-  }
+  if (item.kind === 'colour') box.style.background = item.colour
+  box.append(...(DRAWERS[item.kind] as Drawer<DrawingKind>)(item, mediaUrl))
   return box
 }
 

@@ -1,134 +1,152 @@
-import { drawItem, steerVideo, tickClock, type MediaUrl } from './draw'
-import { showing } from './phase'
-import type { Item, ZonePlan } from './types'
+import { drawItem, type MediaUrl } from './draw'
+import { midnightBefore, sceneAt } from './phase'
+import { StageZone } from './stageZone'
+import type { Drawing, Plan, RoundPlan, ScenePlan } from './types'
 
-const KEPT_ITEMS = 8
+/** What the renderer needs of a plan. */
+export type Shown = Pick<Plan, 'canvas' | 'scenes' | 'round' | 'days'>
+/** What is on screen, for the proof. */
+export interface Showing { scene: string; zones: Record<string, string | null> }
 
-/** One zone on the stage: its items as DOM, made when they are near, dropped when they are far. */
-class StageZone {
+/** One scene on the stage: its ground and its zones. */
+class StageScene {
   readonly element = document.createElement('div')
-  private drawn = new Map<number, HTMLElement>()
-  private current = -1
+  private readonly zones = new Map<string, StageZone>()
+  private ground: HTMLElement | null = null
+  private grounded: Drawing | null = null
 
-  constructor(private plan: ZonePlan, private readonly mediaUrl: MediaUrl) {
-    this.element.className = 'pane-zone'
-    this.element.dataset.zone = plan.id
-    this.place()
+  constructor(private readonly mediaUrl: MediaUrl) {
+    this.element.className = 'pane-scene'
   }
 
-  update(plan: ZonePlan): void {
-    if (plan === this.plan) return
-    this.plan = plan
-    for (const box of this.drawn.values()) this.drop(box)
-    this.drawn.clear()
-    this.current = -1
-    this.place()
-  }
-
-  private place(): void {
-    const [x, y, width, height] = this.plan.rect
-    Object.assign(this.element.style, { left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px` })
-  }
-
-  /** Returns the entry that shows, for the proof. */
-  at(tMs: number, nowMs: number, running: boolean): string | null {
-    const now = showing(this.plan, tMs)
-    const item = this.plan.items[now.index]
-    if (!item) return null
-    const box = this.box(now.index)
-    const fade = item.transition.kind === 'fade' && now.enters ? item.transition.ms : 0
-    const previous = now.sinceMs < fade && this.plan.items.length > 1 ? (now.index + this.plan.items.length - 1) % this.plan.items.length : -1
-    if (this.current !== now.index) this.turnTo(now.index, box)
-    for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
-    box.style.opacity = fade > 0 && now.sinceMs < fade ? String(now.sinceMs / fade) : ''
-    if (previous >= 0) {
-      const under = this.box(previous)
-      under.hidden = false
-      under.style.opacity = ''
-      this.move(under, this.plan.items[previous], (this.plan.items[previous]?.ms ?? 0) + now.sinceMs, nowMs, false)
+  /** Takes zones over; those with the same plan object stay as they are. */
+  show(plan: ScenePlan): void {
+    if (plan.ground !== this.grounded) {
+      this.ground?.remove()
+      this.ground = drawItem({ entry: null, ms: null, transition: { kind: 'cut', ms: 0 }, ...plan.ground }, this.mediaUrl)
+      this.ground.classList.add('pane-ground')
+      this.grounded = plan.ground
+      this.element.prepend(this.ground)
     }
-    this.move(box, item, now.sinceMs, nowMs, running)
-    if (now.leftMs !== null && now.leftMs < 3000 && this.plan.items.length > 1) this.box((now.index + 1) % this.plan.items.length)
-    return item.entry
-  }
-
-  private move(box: HTMLElement, item: Item | undefined, sinceMs: number, nowMs: number, running: boolean): void {
-    if (!item) return
-    if (item.kind === 'clock') tickClock(box, item, nowMs)
-    if (item.kind === 'video') steerVideo(box, item, sinceMs, running)
-  }
-
-  private turnTo(index: number, box: HTMLElement): void {
-    this.current = index
-    this.element.append(box)
-    const far = [...this.drawn.keys()].filter((known) => known !== index).slice(0, -KEPT_ITEMS)
-    for (const known of far) {
-      this.drop(this.drawn.get(known))
-      this.drawn.delete(known)
+    const [x, y, width, height] = plan.place
+    Object.assign(this.ground?.style ?? {}, { left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px` })
+    const wanted = new Set(plan.zones.map((zone) => zone.id))
+    for (const [id, zone] of this.zones) {
+      if (wanted.has(id)) continue
+      zone.remove()
+      this.zones.delete(id)
     }
-    for (const [known, other] of this.drawn) if (known !== index) other.querySelector('video')?.pause()
-  }
-
-  private box(index: number): HTMLElement {
-    let box = this.drawn.get(index)
-    const item = this.plan.items[index]
-    if (!box && item) {
-      box = drawItem(item, this.mediaUrl)
-      box.hidden = true
-      this.element.prepend(box)
-      this.drawn.set(index, box)
+    for (const zone of plan.zones) {
+      const known = this.zones.get(zone.id)
+      if (known) known.update(zone)
+      else {
+        const made = new StageZone(zone, this.mediaUrl)
+        this.zones.set(zone.id, made)
+        this.element.append(made.element)
+      }
     }
-    return box ?? this.element
   }
 
-  private drop(box: HTMLElement | undefined): void {
-    box?.querySelector('video')?.removeAttribute('src')
-    box?.remove()
+  /** Zones that run on count from the site's midnight. */
+  at(tMs: number, nowMs: number, midnight: number, running: boolean): Record<string, string | null> {
+    const shown: Record<string, string | null> = {}
+    for (const [id, zone] of this.zones) shown[id] = zone.at(zone.runsOn ? nowMs - midnight : tMs, nowMs, running)
+    return shown
+  }
+
+  hide(hidden: boolean): void {
+    if (hidden && !this.element.hidden) for (const zone of this.zones.values()) zone.pause()
+    this.element.hidden = hidden
+  }
+
+  zone(id: string): HTMLElement | undefined {
+    return this.zones.get(id)?.element
   }
 
   remove(): void {
-    for (const box of this.drawn.values()) this.drop(box)
+    for (const zone of this.zones.values()) zone.remove()
     this.element.remove()
   }
 }
 
 /** The one renderer: bench, previews and player all draw plans with it. */
 export class Stage {
-  private zones = new Map<string, StageZone>()
+  private readonly scenes = new Map<string, StageScene>()
+  private plan: Shown = { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, days: [] }
 
   constructor(private readonly root: HTMLElement, private readonly mediaUrl: MediaUrl) {
     root.classList.add('pane-stage')
   }
 
-  /** Takes zones over; those with the same plan object stay as they are. */
-  show(canvas: [number, number], plans: ZonePlan[]): void {
-    Object.assign(this.root.style, { width: `${canvas[0]}px`, height: `${canvas[1]}px` })
-    const wanted = new Set(plans.map((plan) => plan.id))
-    for (const [id, zone] of this.zones) {
-      if (!wanted.has(id)) {
-        zone.remove()
-        this.zones.delete(id)
-      }
-    }
-    for (const plan of plans) {
-      const known = this.zones.get(plan.id)
-      if (known) known.update(plan)
+  /** Scenes are drawn when their turn comes; those that are drawn take over what changed. */
+  show(plan: Shown): void {
+    this.plan = plan
+    Object.assign(this.root.style, { width: `${plan.canvas[0]}px`, height: `${plan.canvas[1]}px` })
+    for (const [id, scene] of this.scenes) {
+      const next = plan.scenes[id]
+      if (next) scene.show(next)
       else {
-        const zone = new StageZone(plan, this.mediaUrl)
-        this.zones.set(plan.id, zone)
-        this.root.append(zone.element)
+        scene.remove()
+        this.scenes.delete(id)
       }
     }
   }
 
-  /** Draws t ms after the scene began; `nowMs` is what clocks show. Returns what each zone shows. */
-  at(tMs: number, nowMs: number, running: boolean): Record<string, string | null> {
-    const shown: Record<string, string | null> = {}
-    for (const [id, zone] of this.zones) shown[id] = zone.at(tMs, nowMs, running)
-    return shown
+  clear(): void {
+    this.show({ ...this.plan, scenes: {}, round: { scenes: [], cycle_ms: null } })
+  }
+
+  /** Draws t ms after the showing began; `nowMs` is what clocks show. */
+  at(tMs: number, nowMs: number, running: boolean): Showing {
+    const round = this.plan.round
+    const now = sceneAt(round, tMs)
+    const id = round.scenes[now.index]?.scene ?? ''
+    const scene = this.scene(id)
+    if (!scene) return { scene: '', zones: {} }
+    const midnight = midnightBefore(this.plan.days, nowMs)
+    const transition = this.plan.scenes[id]?.transition
+    const fade = transition?.kind === 'fade' && now.enters && round.scenes.length > 1 ? transition.ms : 0
+    const leaving = now.sinceMs < fade ? round.scenes[(now.index + round.scenes.length - 1) % round.scenes.length] : undefined
+    for (const [other, one] of this.scenes) one.hide(other !== id && other !== leaving?.scene)
+    if (leaving) this.hold(leaving, now.sinceMs, nowMs, midnight)
+    scene.hide(false)
+    // Moving an element that is last already would stop its videos.
+    if (this.root.lastElementChild !== scene.element) this.root.append(scene.element)
+    scene.element.style.opacity = fade > 0 && now.sinceMs < fade ? String(now.sinceMs / fade) : ''
+    this.prepare(round, now.index, now.leftMs)
+    return { scene: id, zones: scene.at(now.sinceMs, nowMs, midnight, running) }
+  }
+
+  /** The leaving scene is held underneath. */
+  private hold(leaving: RoundPlan['scenes'][number], sinceMs: number, nowMs: number, midnight: number): void {
+    const under = this.scene(leaving.scene)
+    if (!under) return
+    under.hide(false)
+    under.element.style.opacity = ''
+    under.at((leaving.ms ?? 0) + sinceMs, nowMs, midnight, false)
+  }
+
+  /** The next scene is drawn a little before it comes, so that its pictures are there. */
+  private prepare(round: RoundPlan, index: number, leftMs: number | null): void {
+    const next = round.scenes[(index + 1) % round.scenes.length]
+    if (leftMs === null || leftMs > 3000 || !next || this.scenes.has(next.scene)) return
+    this.scene(next.scene)?.hide(true)
+  }
+
+  private scene(id: string): StageScene | undefined {
+    const plan = this.plan.scenes[id]
+    let scene = this.scenes.get(id)
+    if (!scene && plan) {
+      scene = new StageScene(this.mediaUrl)
+      scene.show(plan)
+      this.scenes.set(id, scene)
+      this.root.append(scene.element)
+    }
+    return scene
   }
 
   element(zone: string): HTMLElement | undefined {
-    return this.zones.get(zone)?.element
+    for (const scene of this.scenes.values()) if (!scene.element.hidden && scene.zone(zone)) return scene.zone(zone)
+    return undefined
   }
 }

@@ -1,6 +1,7 @@
 import { loadFace } from '../plan/faces'
-import { askTime, fetchOrders, forgetOthers, pair, sendProof, takeWhole } from './fetching'
-import { loadIdentity, loadKept, saveIdentity, saveKept, type Held, type Identity, type Kept } from './store'
+import type { Showing } from '../plan/stage'
+import { askTime, fetchOrders, forgetOthers, pair, sendProof, takeWhole, wanted } from './fetching'
+import { loadIdentity, loadKept, saveIdentity, saveKept, type Held, type Identity, type Interval, type Kept } from './store'
 import { SteadyClock } from './steady'
 import { RasterWindow, windowFor } from './window'
 
@@ -14,45 +15,53 @@ const word = document.getElementById('word') as HTMLElement
 
 class Player {
   private held: Held | null = null
-  private readonly stage = new RasterWindow(root, (sha256) => `${this.held?.order.base ?? ''}${sha256}`, purpose)
-  private shown: Record<string, string | null> = {}
+  private interval: Interval | null = null
+  private readonly stage = new RasterWindow(root, (sha256) => `${this.interval?.plan.base ?? ''}${sha256}`, purpose)
+  private shown: Showing = { scene: '', zones: {} }
   private failed = ''
 
   constructor(private readonly kept: Kept, private readonly clock: SteadyClock, private identity: Identity) {
-    this.switchTo(kept.now)
+    this.held = kept.now
   }
 
-  private switchTo(held: Held | null): void {
-    this.held = held
-    if (!held) return
-    word.textContent = this.stage.show(held.plan) ? '' : `This release knows no output ${purpose.output} of ${code}.`
-    void Promise.all(held.plan.fonts.map(loadFace)).catch(() => undefined)
+  /** The stretch of the programme that holds now; before the first one, the first. */
+  private follow(now: number): void {
+    const intervals = this.held?.intervals ?? []
+    const next = intervals.findLast((one) => one.from_ms <= now) ?? intervals[0] ?? null
+    if (next === this.interval) return
+    this.interval = next
+    const plan = next ? this.held?.plans[next.plan.sha256] : undefined
+    if (!plan) return
+    word.textContent = this.stage.show(plan) ? '' : `This release knows no output ${purpose.output} of ${code}.`
+    void Promise.all(plan.fonts.map(loadFace)).catch(() => undefined)
   }
 
   frame = (): void => {
     const now = this.clock.now()
     const next = this.kept.next
-    if (next && now >= next.order.start_ms) {
-      this.kept.now = next
+    if (next && now >= (next.intervals[0]?.from_ms ?? 0)) {
+      this.kept.now = this.held = next
       this.kept.next = null
-      this.switchTo(next)
       void saveKept(code, this.kept)
     }
-    if (this.held) this.shown = this.stage.at(now - this.held.order.start_ms, now, !this.clock.frozen)
+    this.follow(now)
+    if (this.interval) this.shown = this.stage.at(now - this.interval.start_ms, now, !this.clock.frozen)
     requestAnimationFrame(this.frame)
   }
 
   poll = async (): Promise<void> => {
     try {
       const orders = await fetchOrders(this.identity)
-      if (orders.number < this.kept.ordersNumber || !orders.release) return
+      const order = wanted(orders)
+      if (orders.number < this.kept.ordersNumber || !order) return
       const known = this.kept.next ?? this.kept.now
-      if (known?.order.id === orders.release.id && known.order.start_ms === orders.release.start_ms) return
-      const previous = this.kept.now?.order.sha256
-      this.kept.next = await takeWhole(orders.release)
+      if (known?.sha256 === order.sha256 || (order.url === null && known?.intervals[0]?.start_ms === order.intervals[0]?.start_ms)) return
+      const next = await takeWhole(order)
+      const before = this.kept.now
+      this.kept.next = next
       this.kept.ordersNumber = orders.number
       await saveKept(code, this.kept)
-      await forgetOthers([orders.release.sha256, ...(previous ? [previous] : [])])
+      await forgetOthers([before, next])
       this.failed = ''
     } catch (error) {
       this.failed = error instanceof Error ? error.message : 'network'
@@ -70,10 +79,9 @@ class Player {
   }
 
   proof = async (): Promise<void> => {
-    if (!this.held) return
-    const at = this.clock.now()
+    if (!this.interval || this.shown.scene === '') return
     await sendProof(code, this.identity, {
-      release: this.held.order.id, at_ms: at, offset_ms: this.clock.offsetMs(Date.now()), stepped: this.clock.stepped, zones: this.shown,
+      release: this.interval.plan.release, at_ms: this.clock.now(), offset_ms: this.clock.offsetMs(Date.now()), stepped: this.clock.stepped, ...this.shown,
     }).catch(() => undefined)
   }
 

@@ -6,7 +6,7 @@ import { ranged } from './ranged'
 import { SteadyClock } from './steady'
 
 const item = (entry: string, ms: number): Item => ({ kind: 'colour', colour: '#000000', entry, ms, transition: { kind: 'cut', ms: 0 } })
-const zone: ZonePlan = { id: 'z', letter: 'A', panels: [], name: '', rect: [0, 0, 1, 1], ratio: { exact: '1:1', name: '1:1' }, cycle_ms: 15_000, items: [item('a', 10_000), item('b', 5000)] }
+const zone: ZonePlan = { id: 'z', letter: 'A', panels: [], name: '', rect: [0, 0, 1, 1], turn: 0, layer: 0, float: false, runs_on: false, ratio: { exact: '1:1', name: '1:1' }, cycle_ms: 15_000, items: [item('a', 10_000), item('b', 5000)] }
 
 describe('the search in a plan', () => {
   it('holds an entry up to, not including, its end, in every round and before the start', () => {

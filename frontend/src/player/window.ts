@@ -1,4 +1,4 @@
-import { Stage } from '../plan/stage'
+import { Stage, type Showing } from '../plan/stage'
 import type { MediaUrl } from '../plan/draw'
 import type { OutputPlan, Plan } from '../plan/types'
 
@@ -22,8 +22,8 @@ export class RasterWindow {
   /** False when the release knows no such output. */
   show(plan: Plan): boolean {
     const whole: OutputPlan = { player: this.purpose.player, number: 0, px: plan.canvas, slices: [{ panel: '', raster: [0, 0, ...plan.canvas], matrix: ['1', '0', '0', '1', '0', '0'] }] }
-    const output = this.purpose.output === null ? whole : (plan.outputs ?? []).find((one) => one.player === this.purpose.player && one.number === this.purpose.output)
-    for (const stage of this.stages) stage.show(plan.canvas, [])
+    const output = this.purpose.output === null ? whole : plan.outputs.find((one) => one.player === this.purpose.player && one.number === this.purpose.output)
+    for (const stage of this.stages) stage.clear()
     this.root.replaceChildren()
     this.stages = []
     if (!output) return false
@@ -36,15 +36,16 @@ export class RasterWindow {
       const [a, b, c, d, e, f] = slice.matrix.map(Number) as [number, number, number, number, number, number]
       Object.assign(root.style, { position: 'absolute', transformOrigin: '0 0', transform: `matrix(${[a, b, c, d, e - x, f - y].join(', ')})` })
       const stage = new Stage(root, this.mediaUrl)
-      stage.show(plan.canvas, plan.zones)
+      stage.show(plan)
       this.stages.push(stage)
     }
     this.fit()
     return true
   }
 
-  at(tMs: number, nowMs: number, running: boolean): Record<string, string | null> {
-    return Object.assign({}, ...this.stages.map((stage) => stage.at(tMs, nowMs, running))) as Record<string, string | null>
+  at(tMs: number, nowMs: number, running: boolean): Showing {
+    const shown = this.stages.map((stage) => stage.at(tMs, nowMs, running))
+    return shown[0] ?? { scene: '', zones: {} }
   }
 
   /** The test card, at exactly one raster px per px where the window has the raster's size. */

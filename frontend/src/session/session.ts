@@ -1,12 +1,16 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { call, useCsrf } from '../api/client'
-import type { Me } from '../api/types'
+import type { Me, Right, SiteLine } from '../api/types'
 
-/** Who is signed in on this page. */
+/** Who is signed in on this page, and at which site they are. What they may do was said by the server. */
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
   const asked = ref(false)
+  /** The slug in the address. */
+  const at = ref('')
+  const site = computed<SiteLine | null>(() => me.value?.sites.find((one) => one.slug === at.value) ?? me.value?.sites[0] ?? null)
+  const slug = computed(() => site.value?.slug ?? '')
 
   async function load(): Promise<void> {
     if (asked.value) return
@@ -30,9 +34,11 @@ export const useSession = defineStore('session', () => {
     me.value = null
   }
 
-  const designs = (): boolean => me.value?.role === 'designer' || me.value?.role === 'administrator'
+  /** May they do this at a site; at the one in the address when none is named. */
+  function may(right: Right, slug?: string): boolean {
+    const where = slug === undefined ? site.value : me.value?.sites.find((one) => one.slug === slug)
+    return where?.rights.includes(right) ?? false
+  }
 
-  const mounts = (): boolean => designs() || me.value?.role === 'technician'
-
-  return { me, load, signIn, signOut, designs, mounts }
+  return { me, at, site, slug, load, signIn, signOut, may }
 })

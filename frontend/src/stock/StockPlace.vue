@@ -66,7 +66,7 @@ onMounted(() => void stock.load())
     <p v-else-if="stock.loaded && !listed.length" class="empty-state">{{ t('stock.nothing') }}</p>
     <div class="media-grid">
       <MediaCard v-for="one in listed" :key="one.id" :media="one">
-        <button v-if="session.designs()" type="button" class="plain remove" :aria-label="t('stock.remove', { name: one.name })" @click="remove(one.id)">×</button>
+        <button v-if="session.may('clear')" type="button" class="plain remove" :aria-label="t('stock.remove', { name: one.name })" @click="remove(one.id)">×</button>
       </MediaCard>
     </div>
   </section>

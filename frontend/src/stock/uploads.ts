@@ -2,11 +2,13 @@ import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call, upload, wordsOf } from '../api/client'
 import type { MediaLine } from '../api/types'
+import { useSession } from '../session/session'
 
 interface Upload { key: number; name: string; total: number; sent: number; fault: string; done: boolean }
 
 /** The Stock and what is on its way there. Uploads go on while people work elsewhere. */
 export const useUploads = defineStore('uploads', () => {
+  const session = useSession()
   const uploads = ref<Upload[]>([])
   const media = ref<MediaLine[]>([])
   const loaded = ref(false)
@@ -22,7 +24,7 @@ export const useUploads = defineStore('uploads', () => {
 
   async function load(): Promise<void> {
     try {
-      media.value = (await call<{ media: MediaLine[] }>('GET', '/api/sites/harrowmere/stock')).media
+      media.value = (await call<{ media: MediaLine[] }>('GET', `/api/sites/${session.slug}/stock`)).media
       loaded.value = true
       error.value = null
       clearTimeout(timer)
@@ -36,7 +38,7 @@ export const useUploads = defineStore('uploads', () => {
     uploads.value.push({ key: ++number, name: file.name, total: file.size, sent: 0, fault: '', done: false })
     const line = uploads.value[uploads.value.length - 1] as Upload
     try {
-      await upload<MediaLine>('/api/sites/harrowmere/stock', file, (sent) => (line.sent = sent))
+      await upload<MediaLine>(`/api/sites/${session.slug}/stock`, file, (sent) => (line.sent = sent))
       line.done = true
       await load()
     } catch (refused) {

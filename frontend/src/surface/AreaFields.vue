@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { NamedArea, SurfaceWhole } from '../api/types'
+import type { NamedArea, SurfaceWhole } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import { useSession } from '../session/session'
 import NumberField from './NumberField.vue'
@@ -35,7 +35,7 @@ const px = (area: NamedArea): string => (props.surface.area_rects[area.name] ?? 
     <rect v-for="(rect, area) in surface.area_rects" :key="area" :x="rect[0]" :y="rect[1]" :width="rect[2]" :height="rect[3]" class="area"><title>{{ area }}</title></rect>
   </svg>
   <p v-if="!surface.areas.length" class="hint">{{ t('surface.no-areas') }}</p>
-  <fieldset :disabled="!session.mounts()">
+  <fieldset :disabled="!session.may('mount')">
     <section v-for="(area, index) in surface.areas" :key="area.name" class="area-entry">
       <div class="field-row">
         <label>{{ t('field.name') }}<input class="form-control form-control-sm" :value="area.name" maxlength="60" @change="set(index, { name: ($event.target as HTMLInputElement).value })" /></label>

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { sendBytes } from '../api/client'
-import type { EdidAnswer } from '../api/types'
+import type { EdidAnswer } from '../api/surfaces'
 import FindingMark from '../ui/FindingMark.vue'
 import { millimetres, pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'

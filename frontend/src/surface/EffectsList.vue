@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { Effects } from '../api/types'
+import type { Effects } from '../api/surfaces'
 import FindingMark from '../ui/FindingMark.vue'
 import PlanStill from '../ui/PlanStill.vue'
 import { pixels } from '../ui/format'

@@ -2,7 +2,7 @@
 import { ref, toRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { Figures, Pair } from '../api/types'
+import type { Figures, Pair } from '../api/surfaces'
 import { inches, millimetres, pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import NumberField from './NumberField.vue'

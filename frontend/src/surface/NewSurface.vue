@@ -3,9 +3,11 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { call, ProblemError } from '../api/client'
-import type { Finding, SheetFields, StandardMode } from '../api/types'
+import type { SheetFields, StandardMode } from '../api/surfaces'
+import type { Finding } from '../api/types'
 import FindingMark from '../ui/FindingMark.vue'
 import { millimetres, pixels, ratioText } from '../ui/format'
+import PlaceTabs from '../ui/PlaceTabs.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import EdidField from './EdidField.vue'
 import FigureFields from './FigureFields.vue'
@@ -76,11 +78,8 @@ onMounted(async () => {
     </section>
     <form class="column" @submit.prevent="make(false)">
       <label>{{ t('surface.name') }}<input v-model="name" class="form-control form-control-sm" maxlength="120" required /></label>
-      <div class="tabs" role="tablist" :aria-label="t('surface.ways')">
-        <button v-for="one in ways" :id="`way-${one}`" :key="one" type="button" role="tab" :aria-selected="way === one" aria-controls="way-panel" :tabindex="way === one ? 0 : -1" @click="way = one"
-          @keydown.right="way = ways[(ways.indexOf(one) + 1) % 4]!" @keydown.left="way = ways[(ways.indexOf(one) + 3) % 4]!">{{ t(`surface.way-${one}`) }}</button>
-      </div>
-      <div id="way-panel" role="tabpanel" :aria-labelledby="`way-${way}`">
+      <PlaceTabs v-model="way" :tabs="ways" :label="t('surface.ways')" :words="(one) => t(`surface.way-${one}`)" panel="way-panel" />
+      <div id="way-panel" role="tabpanel" :aria-labelledby="`way-panel-${way}`">
         <label v-if="way === 'mode'">{{ t('surface.mode') }}<select v-model="mode" class="form-select form-select-sm"><option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option></select></label>
         <EdidField v-if="way === 'edid'" @read="edid = $event" />
         <template v-if="way === 'wall' && free">
@@ -104,7 +103,7 @@ onMounted(async () => {
         <p v-for="question in questions" :key="question.code"><FindingMark severity="caution" /> {{ question.message }} <span class="hint">{{ question.mend }}</span></p>
         <button type="button" class="btn btn-sm btn-outline-dark" @click="make(true)">{{ t('surface.sure') }}</button>
       </div>
-      <div class="button-row staying"><button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button><RouterLink class="btn btn-sm btn-outline-dark" to="/elevation">{{ t('surface.cancel') }}</RouterLink></div>
+      <div class="button-row staying"><button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button><RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation' }">{{ t('surface.cancel') }}</RouterLink></div>
     </form>
   </div>
 </template>

@@ -4,12 +4,15 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { call } from '../api/client'
-import type { Output, ResolvedPanel, Slice, Wiring } from '../api/types'
+import type { Output, ResolvedPanel, Slice, Wiring } from '../api/surfaces'
 import { useSession } from '../session/session'
 import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
-import FieldConflict from './FieldConflict.vue'
+import ConflictChoice from '../document/ConflictChoice.vue'
+import { useLabels } from '../document/labels'
+import { useListening } from '../document/useListening'
+import { useUndoKeys } from '../ui/useUndoKeys'
 import OutputFields from './OutputFields.vue'
 import PlayerOutputs from './PlayerOutputs.vue'
 import RasterDrawing from './RasterDrawing.vue'
@@ -23,7 +26,10 @@ const { t } = useI18n()
 const route = useRoute()
 const session = useSession()
 const surfaces = useSurfaces()
+const labels = useLabels()
 const { error } = storeToRefs(surfaces)
+useListening(surfaces.listen)
+useUndoKeys((kind) => void surfaces.step(kind))
 const unclaimed = provideRefusal(error)
 const code = computed(() => String(route.params['surface']))
 const surface = computed(() => (surfaces.whole?.code === code.value ? surfaces.whole : null))
@@ -42,7 +48,7 @@ async function wire(body: Record<string, unknown>): Promise<void> {
   error.value = null
   try {
     const made = await call<Wiring>('POST', `/api/surfaces/${code.value}/wire`, body)
-    await surfaces.change(code.value, { outputs: made.outputs })
+    await surfaces.wire(code.value, made.outputs)
   } catch (refused) {
     error.value = refused
   }
@@ -68,13 +74,12 @@ function setSlice(next: Slice | null): void {
   if (next === null && chosen.value) chosen.value = { ...chosen.value, slice: null }
   void setOutput({ ...output.value, slices: output.value.slices.flatMap((one) => (one === old ? (next ? [next] : []) : [one])) })
 }
-/** On the first player with an output that carries nothing yet. */
+/** The core said which output comes next. */
 function addOutput(): void {
-  const free = (surface.value?.players ?? []).flatMap((player) => Array.from({ length: player.outputs }, (_, index) => ({ player: player.code, number: index + 1 })))
-    .find((port) => !outputs.value.some((one) => one.player === port.player && one.number === port.number))
-  const port = free ?? { player: surface.value?.players[0]?.code ?? '', number: outputs.value.length + 1 }
+  const next = surface.value?.wiring.next
+  if (!next) return
   chosen.value = { output: outputs.value.length, slice: null }
-  void given([...outputs.value, { ...port, px: [1920, 1080], millihertz: 60_000, slices: [] }])
+  void given([...outputs.value, next])
 }
 /** Under a panel's letter: what feeds it, or its turn in the order that is being clicked. */
 function words(panel: ResolvedPanel): string[] {
@@ -100,11 +105,11 @@ function words(panel: ResolvedPanel): string[] {
       <RefusalNote :error="unclaimed" />
       <ul class="findings short" :aria-label="t('bench.preflight')"><li v-for="(finding, index) in surface.wiring.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
       <p v-if="!surface.wiring.findings.length" class="hint">{{ t('outputs.clear') }}</p>
-      <template v-if="session.mounts()">
+      <template v-if="session.may('mount')">
         <div class="button-row">
           <button type="button" class="btn btn-sm" :class="order ? 'btn-primary' : 'btn-outline-dark'" @click="order = order ? null : []">{{ t(order ? 'outputs.stop-clicking' : 'outputs.by-clicking') }}</button>
-          <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surface.undo.undo" @click="surfaces.step(code, 'undo')">{{ t('bench.undo') }}</button>
-          <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surface.undo.redo" @click="surfaces.step(code, 'redo')">{{ t('bench.redo') }}</button>
+          <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.undo" :title="labels.all(surfaces.undo.undo)" @click="surfaces.step('undo')">{{ t('bench.undo') }}</button>
+          <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.redo" :title="labels.all(surfaces.undo.redo)" @click="surfaces.step('redo')">{{ t('bench.redo') }}</button>
         </div>
         <WiringWays :key="code" :surface="surface" @wire="wire" @add="addOutput" />
         <template v-if="output && chosen">
@@ -117,10 +122,10 @@ function words(panel: ResolvedPanel): string[] {
             <button type="button" class="plain" @click="setSlice(null)">{{ t('outputs.remove-slice') }}</button>
           </template>
         </template>
-        <PlayerOutputs :surface="surface" @changed="surfaces.open(code)" />
+        <PlayerOutputs :surface="surface" />
       </template>
     </aside>
-    <FieldConflict v-if="surfaces.conflict" :problem="surfaces.conflict.problem" @choose="surfaces.resolve" />
+    <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>
   <div v-else class="empty-place"><RefusalNote :error="error" /><p role="status">{{ t('loading') }}</p></div>
 </template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Finding, PanelShape, Resolved, Shape } from '../api/types'
+import type { PanelShape, Resolved, Shape } from '../api/surfaces'
+import type { Finding } from '../api/types'
 import NumberField from './NumberField.vue'
 
 /** A free arrangement by numbers: every panel with its place, turn and size; overlaps can be declared a blend. */

@@ -1,33 +1,23 @@
 <script setup lang="ts">
-import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { call } from '../api/client'
-import type { SurfaceWhole } from '../api/types'
-import RefusalNote from '../ui/RefusalNote.vue'
+import type { SurfaceWhole } from '../api/surfaces'
 import NumberField from './NumberField.vue'
-import { provideRefusal } from './refusal'
+import { useSurfaces } from './surfaces'
 
-/** The surface's players and how many outputs each has. */
+/** The surface's players and how many outputs each has; taken back like everything else. */
 const props = defineProps<{ surface: SurfaceWhole }>()
-const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
-const error = ref<unknown>(null)
-const unclaimed = provideRefusal(error)
-
-async function send(path: string, outputs: number | null): Promise<void> {
-  error.value = null
-  try {
-    await call('POST', path, { outputs })
-    emit('changed')
-  } catch (refused) {
-    error.value = refused
-  }
-}
+const surfaces = useSurfaces()
+const outputs = (player: string, count: number | null): void => void surfaces.send(props.surface.code, [{ do: 'player.outputs', player, outputs: count }], `outputs:${player}`)
+const add = (): void => void surfaces.send(props.surface.code, [{ do: 'player.add', player: props.surface.next_player, outputs: 1 }])
+const remove = (player: string): void => void surfaces.send(props.surface.code, [{ do: 'player.remove', player }])
 </script>
 
 <template>
   <h3>{{ t('elevation.players') }}</h3>
-  <NumberField v-for="player in surface.players" :key="player.code" :model-value="player.outputs" :label="t('outputs.outputs-of', { player: player.code })" path="/outputs" @update:model-value="send(`/api/players/${player.code}/outputs`, $event)" />
-  <RefusalNote :error="unclaimed" />
-  <button type="button" class="btn btn-sm btn-outline-dark" @click="send(`/api/surfaces/${props.surface.code}/players`, 1)">{{ t('outputs.add-player') }}</button>
+  <div v-for="player in surface.feeding" :key="player.code" class="field-row">
+    <NumberField :model-value="player.outputs" :label="t('outputs.outputs-of', { player: player.code })" path="/outputs" @update:model-value="outputs(player.code, $event)" />
+    <button v-if="surface.feeding.length > 1 && !player.ordered" type="button" class="plain fixed" @click="remove(player.code)">{{ t('outputs.remove-player', { player: player.code }) }}</button>
+  </div>
+  <button type="button" class="btn btn-sm btn-outline-dark" @click="add">{{ t('outputs.add-player') }}</button>
 </template>

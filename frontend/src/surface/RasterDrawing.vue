@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { Output, ResolvedPanel, Slice } from '../api/types'
+import type { Output, ResolvedPanel, Slice } from '../api/surfaces'
 
 /** One output's signal: its raster to scale and the slices that fill it. */
 const props = defineProps<{ output: Output; panels: ResolvedPanel[]; lit: string | null; chosen: number | null }>()

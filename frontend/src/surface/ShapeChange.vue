@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { Effects, Shape, SurfaceWhole } from '../api/types'
+import type { Effects, Shape, SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
 import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
@@ -39,19 +39,18 @@ watch(shape, () => void (effects.value = null))
 async function look(): Promise<void> {
   error.value = null
   try {
-    effects.value = await call<Effects>('POST', `/api/surfaces/${props.surface.code}/effects`, { set: { shape: shape.value, outputs: null } })
+    effects.value = await call<Effects>('POST', `/api/surfaces/${props.surface.code}/effects`, { shape: shape.value })
   } catch (refused) {
     error.value = refused
   }
 }
-/** Other panels need another wiring: it goes back to one panel per output, in the same step. */
 async function make(): Promise<void> {
-  if (await surfaces.change(props.surface.code, { shape: shape.value, outputs: null })) effects.value = null
+  if (await surfaces.change(props.surface.code, { shape: shape.value })) effects.value = null
 }
 </script>
 
 <template>
-  <fieldset :disabled="!session.mounts()">
+  <fieldset :disabled="!session.may('mount')">
     <ShapeDrawing v-if="resolved" class="small" :shape="resolved" :label="t('shape.drawing')" :movable="!single && !!shape.panels" :chosen="chosen ? [chosen] : []" @move="(id, by) => (shape = moved(shape, id, by))" @pick="chosen = $event" />
     <p v-if="resolved" class="computed measure" role="status">{{ t('elevation.canvas') }} {{ pixels(...resolved.canvas) }}, {{ t(`elevation.${resolved.orientation}`) }}</p>
     <label v-if="single">{{ t('surface.mounting') }}<select v-model="turn" class="form-select form-select-sm"><option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option></select></label>

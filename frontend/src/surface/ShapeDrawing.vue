@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Resolved, ResolvedPanel } from '../api/types'
+import type { Resolved, ResolvedPanel } from '../api/surfaces'
 import { usePanelDrag } from './usePanelDrag'
 
 /** The panels as they hang, seen from the front, to scale in mm: bezels, hatched seams, letters, which edge is a turned panel's own top. */

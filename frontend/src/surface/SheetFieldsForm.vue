@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { SheetFields, SurfaceWhole } from '../api/types'
+import type { SheetFields, SurfaceWhole } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import { useSession } from '../session/session'
 import NumberField from './NumberField.vue'
@@ -30,7 +30,7 @@ const groups = (event: Event): void => set({ groups: (event.target as HTMLInputE
 </script>
 
 <template>
-  <fieldset :disabled="!session.mounts()">
+  <fieldset :disabled="!session.may('mount')">
     <label>{{ t('field.name') }}<input class="form-control form-control-sm" :value="surface.name" maxlength="120" @change="set({ name: ($event.target as HTMLInputElement).value })" /></label>
     <div class="field-row">
       <label>{{ t('field.kind') }}<select class="form-select form-select-sm" :value="surface.kind" @change="set({ kind: ($event.target as HTMLSelectElement).value as SheetFields['kind'] })"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></select></label>

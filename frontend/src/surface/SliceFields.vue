@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { ResolvedPanel, Slice } from '../api/types'
+import type { ResolvedPanel, Slice } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import NumberField from './NumberField.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
-import type { GridShape, PanelShape, Shape } from '../api/types'
+import type { GridShape, PanelShape, Shape } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import NumberField from './NumberField.vue'
 

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { SurfaceWhole } from '../api/types'
+import type { SurfaceWhole } from '../api/surfaces'
 import NumberField from './NumberField.vue'
 
 /** The ready ways to wire, each one action. */
 const props = defineProps<{ surface: SurfaceWhole }>()
 const emit = defineEmits<{ wire: [body: Record<string, unknown>]; add: [] }>()
 const { t } = useI18n()
-const player = ref(props.surface.players[0]?.code ?? '')
+const player = ref(props.surface.feeding[0]?.code ?? '')
 const number = ref<number | null>(1)
 const width = ref<number | null>(1920)
 const height = ref<number | null>(1080)
@@ -26,7 +26,7 @@ const signal = (): Record<string, unknown> => ({ player: player.value, number: n
   <details>
     <summary>{{ t('outputs.on-one') }}</summary>
     <div class="field-row">
-      <label>{{ t('outputs.player') }}<select v-model="player" class="form-select form-select-sm"><option v-for="one in surface.players" :key="one.code">{{ one.code }}</option></select></label>
+      <label>{{ t('outputs.player') }}<select v-model="player" class="form-select form-select-sm"><option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option></select></label>
       <NumberField v-model="number" :label="t('outputs.number')" path="/number" />
       <NumberField v-model="width" :label="t('shape.px-width')" unit="px" path="/px/0" />
       <NumberField v-model="height" :label="t('shape.px-height')" unit="px" path="/px/1" />

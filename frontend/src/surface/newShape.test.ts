@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { nextTick } from 'vue'
-import type { Figures } from '../api/types'
+import type { Figures } from '../api/surfaces'
 import { useNewShape } from './useNewShape'
 
 const known: Figures = { native: [960, 96], active_mm: [5760, 576], pitch_mm: [6, 6] }

@@ -1,74 +1,71 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
-import { call, ProblemError } from '../api/client'
-import type { Elevation, Problem, SheetFields, SurfaceWhole } from '../api/types'
+import { computed, shallowRef } from 'vue'
+import { call } from '../api/client'
+import type { Elevation, Output, SheetFields, SurfaceWhole } from '../api/surfaces'
+import type { Command } from '../api/types'
+import { useDocument } from '../document/useDocument'
+import { useSession } from '../session/session'
 
-const SITE = 'harrowmere'
-
-/** The site's surfaces, and the one that is looked at closely. Every change goes to the server and comes back as the whole. */
+/** The site's surfaces, and the one that is looked at closely: its sheet is a document like all others. */
 export const useSurfaces = defineStore('surfaces', () => {
+  const session = useSession()
   const elevation = shallowRef<Elevation | null>(null)
   const whole = shallowRef<SurfaceWhole | null>(null)
-  const error = ref<unknown>(null)
-  const conflict = shallowRef<{ problem: Problem; set: Partial<SheetFields> } | null>(null)
+  const fault = shallowRef<unknown>(null)
+  const client = useDocument<SurfaceWhole>({ take, view: () => ({}), mayChange: () => session.may('mount') })
+  const error = computed({ get: () => fault.value ?? client.refusal.value, set: (value) => void ((fault.value = value), (client.refusal.value = null)) })
+
+  function take(next: SurfaceWhole): void {
+    whole.value = next
+    const all = elevation.value
+    if (all) elevation.value = { ...all, surfaces: all.surfaces.map((one) => (one.code === next.code ? next : one)) }
+  }
 
   async function load(): Promise<void> {
     try {
-      elevation.value = await call<Elevation>('GET', `/api/sites/${SITE}/elevation`)
+      elevation.value = await call<Elevation>('GET', `/api/sites/${session.slug}/elevation`)
     } catch (refused) {
-      error.value = refused
+      fault.value = refused
     }
   }
 
   async function open(code: string): Promise<void> {
     if (whole.value?.code !== code) whole.value = null
-    await answer(() => call<SurfaceWhole>('GET', `/api/surfaces/${code}`))
+    fault.value = null
+    try {
+      const found = whole.value ?? (await call<SurfaceWhole>('GET', `/api/surfaces/${code}`))
+      whole.value = found
+      await client.open(found.document)
+    } catch (refused) {
+      fault.value = refused
+    }
   }
 
-  async function answer(ask: () => Promise<SurfaceWhole>): Promise<boolean> {
-    error.value = null
-    try {
-      const next = await ask()
-      whole.value = next
-      const all = elevation.value
-      if (all) elevation.value = { ...all, surfaces: all.surfaces.map((one) => (one.code === next.code ? next : one)) }
-      return true
-    } catch (refused) {
-      error.value = refused
-      return false
-    }
+  async function send(code: string, commands: Command[], target = '', sure = false): Promise<boolean> {
+    if (whole.value?.code !== code) await open(code)
+    fault.value = null
+    return client.send(commands, target, sure)
   }
 
   /** Sets fields on the revision that is shown. Someone else's change of the same field becomes a choice. */
-  async function change(code: string, set: Partial<SheetFields>, sure = false): Promise<boolean> {
-    const revision = (whole.value?.code === code ? whole.value : elevation.value?.surfaces.find((one) => one.code === code))?.revision ?? 0
-    const done = await answer(() => call<SurfaceWhole>('POST', `/api/surfaces/${code}/changes`, { change: crypto.randomUUID(), revision, set, sure }))
-    const refused = error.value
-    if (!done && refused instanceof ProblemError && refused.problem.code === 'surface.changed_since') {
-      error.value = null
-      conflict.value = { problem: refused.problem, set }
-    }
-    return done
-  }
+  const change = (code: string, set: Partial<SheetFields>): Promise<boolean> =>
+    send(code, Object.entries(set).map(([field, value]) => ({ do: 'field.set', field, value })), Object.keys(set).join(' '))
+  const wire = (code: string, outputs: Output[] | null): Promise<boolean> => send(code, [{ do: 'output.wire', outputs }])
 
-  async function resolve(mine: boolean): Promise<void> {
-    const clash = conflict.value
-    const code = whole.value?.code
-    conflict.value = null
-    if (!clash || !code) return
-    await open(code)
-    if (mine) await change(code, clash.set)
-  }
-
-  const step = (code: string, kind: 'undo' | 'redo'): Promise<boolean> => answer(() => call<SurfaceWhole>('POST', `/api/surfaces/${code}/${kind}`))
-
-  async function archive(code: string, archived: boolean, revision: number, sure: boolean): Promise<void> {
-    await call('POST', `/api/surfaces/${code}/changes`, { change: crypto.randomUUID(), revision, set: { archived }, sure })
+  /** Archiving asks about what is in use; so it is one request of its own, answered at once. */
+  async function archive(code: string, archived: boolean, sure: boolean): Promise<void> {
+    await send(code, [{ do: 'field.set', field: 'archived', value: archived }], '', sure)
+    const refused = client.refusal.value
+    client.refusal.value = null
+    if (refused) throw refused
     await load()
   }
 
   const make = (fields: Partial<SheetFields> & { made_as: string; portrait: boolean; sure: boolean }): Promise<{ surface: string }> =>
-    call<{ surface: string }>('POST', `/api/sites/${SITE}/surfaces`, fields)
+    call<{ surface: string }>('POST', `/api/sites/${session.slug}/surfaces`, fields)
 
-  return { elevation, whole, error, conflict, load, open, change, resolve, step, archive, make }
+  return {
+    elevation, whole, error, conflict: client.conflict, undo: client.undo, document: client.id, revision: client.revision,
+    load, open, send, change, wire, resolve: client.resolve, step: client.step, listen: client.listen, archive, make,
+  }
 })

@@ -1,5 +1,5 @@
 import { computed, reactive, ref, watch } from 'vue'
-import type { EdidAnswer, Figures, Pair, PanelShape, Shape } from '../api/types'
+import type { EdidAnswer, Figures, Pair, PanelShape, Shape } from '../api/surfaces'
 
 type Way = 'mode' | 'numbers' | 'edid' | 'wall'
 /** A panel's figures as typed; what is not a number stays as it was typed, for the server to say what is wrong. */
@@ -9,7 +9,7 @@ const NO_BEZEL: [number, number, number, number] = [0, 0, 0, 0]
 
 /** A new surface while it is being described, in any of the four ways. What was typed in one way is there in the others. */
 export function useNewShape() {
-  const way = ref<Way>('mode')
+  const way = ref<string>('mode' satisfies Way)
   const mode = ref('1920 1080')
   const edid = ref<EdidAnswer | null>(null)
   const typed = reactive<TypedFigures>({ width: null, height: null, pitch: null, mmWidth: null, mmHeight: null, diagonal: null })

@@ -1,6 +1,6 @@
 import { ref, shallowRef, watch } from 'vue'
 import { call } from '../api/client'
-import type { PanelShape, Resolved, Shape } from '../api/types'
+import type { PanelShape, Resolved, Shape } from '../api/surfaces'
 
 /** A shape as the core resolves it while it is being described; the last good one stays while something is wrong. */
 export function useResolved(shape: () => Shape | null) {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BDropdown, BDropdownItemButton, BDropdownText } from 'bootstrap-vue-next'
+import { BDropdown, BDropdownItem, BDropdownItemButton, BDropdownText } from 'bootstrap-vue-next'
 import { onMounted, onUnmounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -29,8 +29,11 @@ onUnmounted(() => removeEventListener('keydown', help))
 
 <template>
   <header class="lintel">
-    <RouterLink to="/elevation" class="maker"><img src="/mark.svg" alt="" width="22" height="22" /> Upper Pane</RouterLink>
-    <span class="site">Harrowmere Landing</span>
+    <RouterLink :to="{ name: 'elevation' }" class="maker"><img src="/mark.svg" alt="" width="22" height="22" /> Upper Pane</RouterLink>
+    <BDropdown v-if="session.me && session.me.sites.length > 1" variant="link" :text="session.site?.name" toggle-class="site" no-caret>
+      <BDropdownItem v-for="one in session.me.sites" :key="one.slug" :to="{ name: 'elevation', params: { site: one.slug } }">{{ one.name }}</BDropdownItem>
+    </BDropdown>
+    <span v-else class="site">{{ session.site?.name }}</span>
     <nav :aria-label="t('lintel.places')">
       <RouterLink v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</RouterLink>
     </nav>

@@ -9,7 +9,7 @@ export function usePlanStage(root: Readonly<ShallowRef<HTMLElement | null>>, pla
   const draw = (): void => void stage?.at(tMs(), plan().from_ms + tMs(), false)
   async function show(): Promise<void> {
     await Promise.all(plan().fonts.map(loadFace)).catch(() => undefined)
-    stage?.show(plan().canvas, plan().zones)
+    stage?.show(plan())
     draw()
   }
   onMounted(() => {

@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { call } from '../api/client'
+import type { RevisionLine } from '../api/types'
+import { timeOfDay } from '../ui/format'
+import { useLabels } from './labels'
+
+/** What was done to a document, by whom and when; steps that were taken back are struck through. */
+const props = defineProps<{ document: string; revision: number; zone: string }>()
+const { t } = useI18n()
+const labels = useLabels()
+const revisions = ref<RevisionLine[]>([])
+const cancelled = ref(new Set<number>())
+
+watch(() => [props.document, props.revision], async () => {
+  revisions.value = (await call<{ revisions: RevisionLine[] }>('GET', `/api/documents/${props.document}/revisions`).catch(() => ({ revisions: [] }))).revisions
+  const gone = new Set<number>()
+  for (const one of revisions.value) if (one.cancels !== null && !gone.has(one.number)) gone.add(one.cancels)
+  cancelled.value = gone
+}, { immediate: true })
+</script>
+
+<template>
+  <p v-if="!revisions.length" class="empty-state">{{ t('history.empty') }}</p>
+  <ol v-else class="lines history">
+    <li v-for="one in revisions" :key="one.number" class="line" :class="{ undone: cancelled.has(one.number) }">
+      <span class="measure">{{ one.number }}</span>
+      <span>{{ one.nature === 'edit' ? '' : `${t(`history.${one.nature}`)}: ` }}{{ labels.all(one.labels) }}</span>
+      <span class="hint">{{ one.author }}, {{ timeOfDay(one.at, zone) }}</span>
+    </li>
+  </ol>
+</template>

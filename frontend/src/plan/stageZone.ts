@@ -1,0 +1,107 @@
+import { drawItem, steerVideo, tickClock, type MediaUrl } from './draw'
+import { showing } from './phase'
+import type { Item, ZonePlan } from './types'
+
+const KEPT_ITEMS = 8
+const NEAR_MS = 3000
+
+/** One zone on the stage: its items as DOM, made when they are near, dropped when they are far. */
+export class StageZone {
+  readonly element = document.createElement('div')
+  private drawn = new Map<number, HTMLElement>()
+  private current = -1
+
+  constructor(private plan: ZonePlan, private readonly mediaUrl: MediaUrl) {
+    this.element.className = 'pane-zone'
+    this.element.dataset['zone'] = plan.id
+    this.place()
+  }
+
+  get runsOn(): boolean {
+    return this.plan.runs_on
+  }
+
+  update(plan: ZonePlan): void {
+    if (plan === this.plan) return
+    this.plan = plan
+    for (const box of this.drawn.values()) this.drop(box)
+    this.drawn.clear()
+    this.current = -1
+    this.place()
+  }
+
+  private place(): void {
+    const [x, y, width, height] = this.plan.rect
+    const transform = this.plan.turn ? `rotate(${this.plan.turn / 100}deg)` : ''
+    Object.assign(this.element.style, { left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px`, transform, zIndex: String(this.plan.layer) })
+  }
+
+  /** Returns the entry that shows, for the proof. */
+  at(tMs: number, nowMs: number, running: boolean): string | null {
+    const now = showing(this.plan, tMs)
+    const item = this.plan.items[now.index]
+    if (!item) return null
+    const box = this.box(now.index)
+    const many = this.plan.items.length > 1
+    const fade = item.transition.kind === 'fade' && now.enters ? item.transition.ms : 0
+    const previous = now.sinceMs < fade && many ? (now.index + this.plan.items.length - 1) % this.plan.items.length : -1
+    if (this.current !== now.index) this.turnTo(now.index, box)
+    for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
+    box.style.opacity = fade > 0 && now.sinceMs < fade ? String(now.sinceMs / fade) : ''
+    if (previous >= 0) this.hold(previous, now.sinceMs, nowMs)
+    this.move(box, item, now.sinceMs, nowMs, running)
+    if (now.leftMs !== null && now.leftMs < NEAR_MS && many) this.box((now.index + 1) % this.plan.items.length)
+    return item.entry
+  }
+
+  /** The leaving item is held underneath at its end. */
+  private hold(index: number, sinceMs: number, nowMs: number): void {
+    const under = this.box(index)
+    under.hidden = false
+    under.style.opacity = ''
+    this.move(under, this.plan.items[index], (this.plan.items[index]?.ms ?? 0) + sinceMs, nowMs, false)
+  }
+
+  private move(box: HTMLElement, item: Item | undefined, sinceMs: number, nowMs: number, running: boolean): void {
+    if (!item) return
+    if (item.kind === 'clock') tickClock(box, item, nowMs)
+    if (item.kind === 'video') steerVideo(box, item, sinceMs, running)
+  }
+
+  private turnTo(index: number, box: HTMLElement): void {
+    this.current = index
+    this.element.append(box)
+    const far = [...this.drawn.keys()].filter((known) => known !== index).slice(0, -KEPT_ITEMS)
+    for (const known of far) {
+      this.drop(this.drawn.get(known))
+      this.drawn.delete(known)
+    }
+    for (const [known, other] of this.drawn) if (known !== index) other.querySelector('video')?.pause()
+  }
+
+  private box(index: number): HTMLElement {
+    let box = this.drawn.get(index)
+    const item = this.plan.items[index]
+    if (!box && item) {
+      box = drawItem(item, this.mediaUrl)
+      box.hidden = true
+      this.element.prepend(box)
+      this.drawn.set(index, box)
+    }
+    return box ?? this.element
+  }
+
+  pause(): void {
+    for (const box of this.drawn.values()) box.querySelector('video')?.pause()
+  }
+
+  private drop(box: HTMLElement | undefined): void {
+    box?.querySelector('video')?.removeAttribute('src')
+    box?.remove()
+  }
+
+  remove(): void {
+    for (const box of this.drawn.values()) this.drop(box)
+    this.element.remove()
+  }
+}
