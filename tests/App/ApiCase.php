@@ -66,12 +66,26 @@ abstract class ApiCase extends KernelTestCase
 
     /**
      * @param list<array<string, mixed>> $commands
+     * @param array<string, string>      $view
      *
      * @return array<string, mixed>
      */
-    protected function edit(array $commands, int $revision, int $status = 200, ?string $batch = null, ?string $layout = null): array
+    protected function edit(array $commands, int $revision, int $status = 200, ?string $batch = null, array $view = [], ?string $client = null, string $document = self::BOARD, bool $sure = false): array
     {
-        return $this->call('POST', '/api/designs/'.self::BOARD.'/batches', ['batch' => $batch ?? self::uuid(), 'revision' => $revision, 'commands' => $commands] + ($layout === null ? [] : ['layout' => $layout]), $status);
+        return $this->call('POST', "/api/documents/$document/batches", [
+            'batch' => $batch ?? self::uuid(), 'client' => $client ?? self::uuid(), 'revision' => $revision, 'commands' => $commands, 'sure' => $sure,
+        ] + ($view === [] ? [] : ['view' => $view]), $status);
+    }
+
+    /**
+     * @param string                $kind `undo` or `redo`
+     * @param array<string, string> $view
+     *
+     * @return array<string, mixed>
+     */
+    protected function step(string $kind, int $status = 200, array $view = [], string $document = self::BOARD): array
+    {
+        return $this->call('POST', "/api/documents/$document/$kind", ['batch' => self::uuid(), 'client' => self::uuid()] + ($view === [] ? [] : ['view' => $view]), $status);
     }
 
     protected static function uuid(): string

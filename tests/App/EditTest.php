@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
-use UpperPane\Demo\Sketch;
+use UpperPane\Tests\Support\Sketch;
 
 /** Batches: kept once, merged when they do not meet, refused with both versions when they do, undone and done again. */
 final class EditTest extends ApiCase
@@ -31,8 +31,8 @@ final class EditTest extends ApiCase
         self::assertSame(3, $merged['revision']);
         self::assertSame('Ada Wren', $merged['between'][0]['author']);
         self::assertEqualsCanonicalizing(['z-middle', 'z-right'], array_keys($merged['zones']), 'the other’s change comes along');
-        self::assertSame(['design.changed_since', 'z-right'], [$conflict['code'], $conflict['zones'][0]['zone']]);
-        self::assertSame(['#111111', '#333333'], [$conflict['zones'][0]['theirs']['fill']['colour'], $conflict['zones'][0]['yours']['fill']['colour']]);
+        self::assertSame(['document.changed_since', 'z-right', 'Ada Wren'], [$conflict['code'], $conflict['things'][0]['zone'], $conflict['params']['who']]);
+        self::assertSame(['#111111', '#333333'], [$conflict['things'][0]['theirs']['fill']['colour'], $conflict['things'][0]['yours']['fill']['colour']]);
     }
 
     public function testUndoAndRedoAreOnesOwn(): void
@@ -40,18 +40,17 @@ final class EditTest extends ApiCase
         $this->signIn();
         $this->edit([Sketch::fill('z-right', Sketch::colour('#111111'))], 1);
         $this->edit([Sketch::fill('z-right', Sketch::colour('#222222'))], 2);
-        $path = '/api/designs/'.self::BOARD;
         $colours = [];
         foreach (['undo', 'undo', 'redo', 'redo'] as $step) {
-            $colours[] = $this->call('POST', "$path/$step", ['batch' => self::uuid()], 200)['documents']['z-right']['fill']['colour'] ?? 'picture';
+            $colours[] = $this->step($step)['documents']['z-right']['fill']['colour'] ?? 'picture';
         }
         self::assertSame(['#111111', 'picture', '#111111', '#222222'], $colours);
-        self::assertSame('undo.nothing', $this->call('POST', "$path/redo", ['batch' => self::uuid()], 409)['code']);
+        self::assertSame('undo.nothing', $this->step('redo', 409)['code']);
 
         $this->signIn('ada');
         $this->edit([Sketch::fill('z-right', Sketch::colour('#999999'))], 7);
         $this->signIn();
-        $refused = $this->call('POST', "$path/undo", ['batch' => self::uuid()], 409);
+        $refused = $this->step('undo', 409);
         self::assertSame(['undo.changed_since', 'Ada Wren'], [$refused['code'], $refused['params']['who']]);
     }
 
@@ -62,9 +61,49 @@ final class EditTest extends ApiCase
         $gone = $this->edit([Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::fill('z-none', Sketch::colour('#000000'))], 1, 422);
 
         self::assertSame(['input.colour', '/commands/1/fill/colour'], [$wrong['code'], $wrong['path']]);
-        self::assertSame(['document.zone_gone', '/commands/1'], [$gone['code'], $gone['path']]);
+        self::assertSame(['document.zone_gone', '/commands/1/zone'], [$gone['code'], $gone['path']]);
         self::assertSame('application/problem+json', $this->response->headers->get('Content-Type'));
-        self::assertSame('session.csrf', $this->call('POST', '/api/designs/'.self::BOARD.'/batches', [], 403, ['HTTP_X_CSRF_TOKEN' => 'wrong'])['code']);
-        self::assertSame(1, $this->call('GET', '/api/designs/'.self::BOARD)['revision']);
+        self::assertSame('session.csrf', $this->call('POST', '/api/documents/'.self::BOARD.'/batches', [], 403, ['HTTP_X_CSRF_TOKEN' => 'wrong'])['code']);
+        self::assertSame(1, $this->call('GET', '/api/documents/'.self::BOARD)['revision']);
+    }
+
+    /**
+     * The client that made a batch had its own earlier ones in mind, not those of others: two batches of one queue stand on one
+     * revision, and what another did between is still a choice (review: it was overwritten).
+     */
+    public function testABatchKeepsTheRevisionItWasMadeOn(): void
+    {
+        $queue = self::uuid();
+        $this->signIn();
+        $this->edit([Sketch::fill('z-right', Sketch::colour('#111111'))], 1, client: $queue);
+        $this->signIn('ada');
+        $this->edit([Sketch::fill('z-middle', Sketch::colour('#222222'))], 2);
+        $this->signIn();
+
+        self::assertSame(4, $this->edit([Sketch::fill('z-right', Sketch::colour('#333333'))], 1, client: $queue)['revision'], 'one’s own batch is not in the way');
+        $conflict = $this->edit([Sketch::fill('z-middle', Sketch::colour('#444444'))], 1, 409, client: $queue);
+        self::assertSame(['document.changed_since', 'Ada Wren'], [$conflict['code'], $conflict['params']['who']]);
+        self::assertSame('document.changed_since', $this->edit([Sketch::fill('z-right', Sketch::colour('#555555'))], 1, 409)['code'], 'another window of the same person is another queue');
+    }
+
+    /** The conflict names who changed the place, not who saved last. */
+    public function testTheConflictNamesTheRightPerson(): void
+    {
+        $this->signIn('ada');
+        $this->edit([Sketch::fill('z-right', Sketch::colour('#111111'))], 1);
+        $this->signIn();
+        $this->edit([Sketch::fill('z-middle', Sketch::colour('#222222'))], 2);
+
+        self::assertSame('Ada Wren', $this->edit([Sketch::fill('z-right', Sketch::colour('#333333'))], 1, 409)['params']['who']);
+    }
+
+    public function testSaysWhatWasDoneSinceAndByWhom(): void
+    {
+        $this->signIn();
+        $this->edit([Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::name('z-right', 'View')], 1);
+        $since = $this->call('GET', '/api/documents/'.self::BOARD.'/since/1', null, 200);
+
+        self::assertSame([2, 'Dina Okafor', ['fill.set', 'zone.name'], ['letter' => 'C']], [$since['revision'], $since['revisions'][0]['author'], array_column($since['revisions'][0]['labels'], 'code'), $since['revisions'][0]['labels'][0]['about']]);
+        self::assertSame([], $this->call('GET', '/api/documents/'.self::BOARD.'/since/2', null, 200)['revisions']);
     }
 }

@@ -18,13 +18,17 @@ final class HandoffTest extends ApiCase
         $given = $this->call('POST', '/api/players/gate-1/hand-off', ['release' => $release['release'], 'after' => 1], 200);
         $paired = $this->call('POST', '/api/play/gate-1/pair', [], 200);
         $orders = json_decode((string) file_get_contents($this->published($paired['orders'])), true);
-        $plan = (string) file_get_contents($this->published($orders['release']['base'].'plan.json'));
+        $programme = (string) file_get_contents($this->published($orders['programme']['url']));
+        $interval = json_decode($programme, true)['intervals'][0];
+        $plan = (string) file_get_contents($this->published($interval['plan']['base'].'plan.json'));
 
         self::assertSame([2, 'waiting'], [$given['ordered']['number'], $given['state']]);
-        self::assertSame($orders['release']['sha256'], hash('sha256', $plan), 'the plan is the one that was sealed');
+        self::assertSame([$orders['programme']['sha256'], $interval['plan']['sha256']], [hash('sha256', $programme), hash('sha256', $plan)], 'programme and plan are those that were sealed');
+        self::assertSame([$given['ordered']['start_ms'], null, 'round'], [$interval['from_ms'], $interval['until_ms'], $interval['shows']]);
+        self::assertSame(json_decode($plan, true)['sheet'], hash_file('sha256', $this->published($interval['plan']['base'].'sheet.json')), 'the sheet it wants lies beside it');
         self::assertTrue((new Validator())->validate(json_decode($plan), (string) file_get_contents(\dirname(__DIR__, 2).'/docs/schema/plan.schema.json'))->isValid());
         foreach (json_decode($plan, true)['media'] as $medium) {
-            self::assertSame($medium['sha256'], hash_file('sha256', $this->published($orders['release']['base'].$medium['sha256'])));
+            self::assertSame($medium['sha256'], hash_file('sha256', $this->published($interval['plan']['base'].$medium['sha256'])));
         }
     }
 
@@ -34,7 +38,7 @@ final class HandoffTest extends ApiCase
         $this->signIn();
         $paired = $this->call('POST', '/api/play/gate-1/pair', [], 200);
         $file = $this->published($paired['orders']);
-        $first = $this->call('GET', '/api/hand-off');
+        $first = $this->call('GET', '/api/sites/harrowmere/hand-off');
         $gate = array_column($first['players'], null, 'code')['gate-1'];
         $read = static function () use ($file): array {
             clearstatcache();
@@ -57,10 +61,10 @@ final class HandoffTest extends ApiCase
     {
         $this->signIn();
         $paired = $this->call('POST', '/api/play/gate-1/pair', [], 200);
-        $gate = array_column($this->call('GET', '/api/hand-off')['players'], null, 'code')['gate-1'];
+        $gate = array_column($this->call('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code')['gate-1'];
         $shown = array_fill_keys(['z-0b0c1d00', 'z-view', 'z-notice', 'z-clock'], null);
         $prove = fn (int $release, array $zones) => $this->call('POST', '/api/play/gate-1/proof', ['release' => $release, 'at_ms' => $gate['ordered']['start_ms'] + 5000, 'offset_ms' => 0, 'stepped' => false, 'zones' => $zones], 204, ['HTTP_AUTHORIZATION' => 'Bearer '.$paired['token']]);
-        $state = fn () => array_column($this->call('GET', '/api/hand-off')['players'], null, 'code')['gate-1'];
+        $state = fn () => array_column($this->call('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code')['gate-1'];
 
         $prove($gate['ordered']['release'], $shown);
         self::assertSame('proven', $state()['state']);

@@ -7,7 +7,7 @@ namespace UpperPane\Tests\App;
 use Opis\JsonSchema\Errors\ErrorFormatter;
 use Opis\JsonSchema\Validator;
 use Symfony\Component\Routing\RouterInterface;
-use UpperPane\Demo\Sketch;
+use UpperPane\Tests\Support\Sketch;
 
 /** docs/openapi.json against the routes there are and against real answers. */
 final class OpenApiTest extends ApiCase
@@ -34,27 +34,42 @@ final class OpenApiTest extends ApiCase
         $this->assertAnswers('me', 'get', '/api/me', '/api/me');
         $this->signIn();
         $design = '/api/designs/'.self::BOARD;
+        $board = '/api/documents/'.self::BOARD;
+        $this->assertAnswers('signed in', 'get', '/api/me', '/api/me');
         $this->assertAnswers('elevation', 'get', '/api/sites/harrowmere/elevation', '/api/sites/{site}/elevation');
         $this->assertAnswers('fonts', 'get', '/api/fonts', '/api/fonts');
         $this->assertAnswers('stock', 'get', '/api/sites/harrowmere/stock', '/api/sites/{site}/stock');
-        $this->assertAnswers('whole', 'get', $design, '/api/designs/{id}');
+        $this->assertAnswers('whole', 'get', $board, '/api/documents/{id}');
         $this->assertAnswers('plan', 'get', "$design/plan?surface=gate-1", '/api/designs/{id}/plan');
         $this->assertAnswers('plans', 'get', "$design/plans?surfaces=gate-1,hall", '/api/designs/{id}/plans');
         $this->assertAnswers('moment', 'get', "$design/moment/5000", '/api/designs/{id}/moment/{tMs}');
-        $this->assertAnswers('batch', 'post', "$design/batches", '/api/designs/{id}/batches', ['batch' => self::uuid(), 'revision' => 1, 'commands' => [Sketch::split('z-right', 'rows', 1000, 'z-low'), Sketch::fill('z-low', Sketch::colour('#000000'))]]);
-        $this->assertAnswers('undo', 'post', "$design/undo", '/api/designs/{id}/undo', ['batch' => self::uuid()]);
-        $this->assertAnswers('history', 'get', "$design/revisions", '/api/designs/{id}/revisions');
-        $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', ['revision' => 3, 'note' => '']);
+        $step = static fn (): array => ['batch' => self::uuid(), 'client' => self::uuid()];
+        $commands = [Sketch::split('z-right', 'rows', 1000, 'z-low'), Sketch::fill('z-low', Sketch::colour('#000000'))];
+        $this->assertAnswers('batch', 'post', "$board/batches", '/api/documents/{id}/batches', ['revision' => 1, 'commands' => $commands] + $step());
+        $this->assertAnswers('undo', 'post', "$board/undo", '/api/documents/{id}/undo', $step());
+        $this->assertAnswers('redo', 'post', "$board/redo", '/api/documents/{id}/redo', $step());
+        $this->assertAnswers('history', 'get', "$board/revisions", '/api/documents/{id}/revisions');
+        $this->assertAnswers('since', 'get', "$board/since/1", '/api/documents/{id}/since/{revision}');
+        $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', ['revision' => 4, 'note' => '']);
         $this->assertAnswers('releases', 'get', "$design/releases", '/api/designs/{id}/releases');
-        $this->assertAnswers('hand-off', 'get', '/api/hand-off', '/api/hand-off');
+        $this->assertAnswers('hand-off', 'get', '/api/sites/harrowmere/hand-off', '/api/sites/{site}/hand-off');
         $this->assertAnswers('surface', 'get', '/api/surfaces/hall', '/api/surfaces/{surface}');
-        $this->assertAnswers('effects', 'post', '/api/surfaces/hall/effects', '/api/surfaces/{surface}/effects', ['set' => ['name' => 'x']]);
+        $this->assertAnswers('effects', 'post', '/api/surfaces/hall/effects', '/api/surfaces/{surface}/effects', ['shape' => $this->sheet('hall')['shape']]);
         $this->assertAnswers('wire', 'post', '/api/surfaces/hall/wire', '/api/surfaces/{surface}/wire', ['way' => 'one_per_output']);
-        $this->assertAnswers('change', 'post', '/api/surfaces/hall/changes', '/api/surfaces/{surface}/changes', ['change' => self::uuid(), 'revision' => 0, 'set' => ['name' => 'x']]);
+        $sheet = '/api/documents/'.$this->sheet('hall')['document'];
+        $this->assertAnswers('sheet', 'get', $sheet, '/api/documents/{id}');
+        $rename = ['revision' => 0, 'commands' => [['do' => 'field.set', 'field' => 'name', 'value' => 'x']]] + $step();
+        $this->assertAnswers('change', 'post', "$sheet/batches", '/api/documents/{id}/batches', $rename);
         $this->assertAnswers('modes', 'get', '/api/modes', '/api/modes');
         $this->assertAnswers('figures', 'post', '/api/figures', '/api/figures', ['native' => [960, 96], 'pitch_mm' => [6, 6]]);
         $this->assertAnswers('shape', 'post', '/api/shapes', '/api/shapes', ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]]);
-        $this->assertAnswers('a refusal', 'post', "$design/batches", '/api/designs/{id}/batches', ['batch' => 'short'], 'default');
+        $this->assertAnswers('a refusal', 'post', "$board/batches", '/api/documents/{id}/batches', ['batch' => 'short'], 'default');
+    }
+
+    /** @return array<string, mixed> */
+    private function sheet(string $surface): array
+    {
+        return $this->call('GET', "/api/surfaces/$surface");
     }
 
     /** @param array<string, mixed>|null $body */

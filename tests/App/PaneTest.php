@@ -21,6 +21,9 @@ final class PaneTest extends TestCase
         yield 'capitals on the ribbon' => ['legible', '{"cap_height_px":48,"pitch_mm":6,"distance_m":30}', '{"height_mm":288,"arcmin":33,"pixel_distance_m":20.6}'];
         yield 'a face at a size' => ['legible', '{"font":"Roboto","weight":400,"size":2048,"pitch_mm":0.5,"distance_m":5}', '{"height_mm":728,"arcmin":499.7,"pixel_distance_m":1.7}'];
         yield 'cells' => ['lattice', '{"size":[1366,768],"columns":16,"rows":16,"cells":[0,0,4,4]}', '{"rect":[0,0,342,192],"ratio":{"exact":"57:32","name":"16:9"}}'];
+        yield 'the model’s reflow' => ['reflow', '{"from":{"size":[1920,1080],"pitch_mm":[0.63,0.63]},"to":{"size":[1080,1920],"pitch_mm":[0.63,0.63]},"scale":"none","tree":{"split":"columns","parts":[{"size":"1fr","pane":"A"},{"size":"1fr","pane":"B"}]}}', '{"scale":"1:1","panes":{"A":[0,0,540,1920],"B":[540,0,540,1920]},"left_out":[],"findings":[]}'];
+        yield 'a float' => ['place', '{"size":[1920,1080],"frames":{"A":[0,0,1320,880]},"floats":[{"id":"f","frame":"canvas","anchor":"bottom-right","offset":["-40px","-5%"],"size":["20%","300px"],"turn":0}]}', '{"floats":{"f":{"rect":[1496,726,384,300],"outline":[[1496,726],[1880,726],[1880,1026],[1496,1026]]}},"findings":[]}'];
+        yield 'a zone called 0' => ['period', '{"zones":{"0":[5000]},"scene_ms":6000}', '{"period_ms":5000,"over_ms":null,"cut":[{"zone":"0","entry":0,"entry_left_ms":4000,"cycle_left_ms":4000}]}'];
         yield 'cover' => ['fit', '{"source":[4000,3000],"box":[1320,880],"fit":"cover","focus":[50,50]}', '{"drawn":[0,-55,1320,990],"visible":[0,166.667,4000,2666.667],"bars":[0,0,0,0],"cut":0.1111,"scale":[0.33,0.33]}'];
         yield 'nothing enabled' => ['playlist', '{"entries":[{"id":"a","ms":10,"enabled":false}],"at_ms":[5]}', '{"cycle_ms":0,"period_ms":0,"sequence":[],"truncated":false,"at":[{"entry":null,"since_ms":0,"left_ms":0}]}'];
         yield 'cycles that meet' => ['period', '{"zones":{"A":[5000,5000,5000],"B":[40000]},"scene_ms":60000}', '{"period_ms":120000,"over_ms":null,"cut":[{"zone":"B","entry":0,"entry_left_ms":20000,"cycle_left_ms":20000}]}'];
@@ -50,6 +53,13 @@ final class PaneTest extends TestCase
         yield 'a file that is none' => [['edid', '--file', '/nowhere'], '', 'pane.file_unreadable', ''];
         yield 'no file' => [['edid'], '', 'pane.file_wanted', ''];
         yield 'text instead of an EDID' => [['edid', '--file', __FILE__], '', 'edid.not_edid', ''];
+        yield 'a lattice finer than the px' => [['lattice'], '{"size":[10,10],"columns":16,"rows":16,"cells":[1,1,1,1]}', 'lattice.too_fine', ''];
+        yield 'an object for a list' => [['lattice'], '{"size":{"0":1366,"1":768},"columns":1,"rows":1,"cells":[0,0,1,1]}', 'input.type', '/size'];
+        yield 'a list for an object' => [['period'], '{"zones":[],"scene_ms":1}', 'input.type', '/zones'];
+        yield 'a key given twice' => [['fit'], '{"source":[1,1],"source":[2,2],"box":[1,1],"fit":"cover"}', 'input.key_twice', ''];
+        yield 'a frame that is not there' => [['place'], '{"size":[10,10],"floats":[{"id":"f","frame":"A","anchor":"top","offset":["0px","0px"],"size":["1px","1px"]}]}', 'float.frame_unknown', '/floats/0/frame'];
+        yield 'an argument that is not UTF-8' => [["\xff"], '', 'pane.command_unknown', ''];
+        yield 'a schema of one that is not UTF-8' => [['schema', "\xff"], '', 'pane.command_unknown', ''];
         yield 'no such command' => [['paint'], '', 'pane.command_unknown', ''];
         yield 'one argument too many' => [['fit', 'x'], '{}', 'pane.argument', ''];
     }
@@ -63,6 +73,21 @@ final class PaneTest extends TestCase
 
         self::assertSame([2, '', $code, $path], [$exit, $out, $error['code'], $error['path']]);
         self::assertNotSame('', $error['mend']);
+    }
+
+    /** An answer that could not be written is no success. */
+    public function testSaysWhenNothingCouldBeWritten(): void
+    {
+        foreach (['>/dev/full', '>&-'] as $where) {
+            $process = Process::fromShellCommandline(\dirname(__DIR__, 2)."/bin/pane list $where");
+            self::assertSame(1, $process->run(), $where);
+            self::assertSame('pane.output_closed', json_decode($process->getErrorOutput(), true)['error']['code'] ?? null, $where);
+        }
+        foreach (['lattice < /tmp', 'edid --file /proc/self/mem'] as $odd) {
+            $process = Process::fromShellCommandline(\dirname(__DIR__, 2)."/bin/pane $odd");
+            self::assertSame(2, $process->run(), $odd);
+            self::assertIsArray(json_decode($process->getErrorOutput(), true), $odd);
+        }
     }
 
     /**

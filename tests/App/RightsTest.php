@@ -6,7 +6,7 @@ namespace UpperPane\Tests\App;
 
 use Symfony\Component\Routing\RouterInterface;
 use UpperPane\App\Security\RightsListener;
-use UpperPane\App\Security\Role;
+use UpperPane\Core\Site\Role;
 use UpperPane\Demo\Harrowmere;
 
 /** Every route × every role, against the one table of rights. */
@@ -30,7 +30,7 @@ final class RightsTest extends ApiCase
                     continue;
                 }
                 $route = $router->getRouteCollection()->get($name);
-                $path = strtr((string) $route?->getPath(), ['{id}' => 'none', '{site}' => 'none', '{surface}' => 'none', '{code}' => 'none', '{sha256}' => str_repeat('0', 64), '{form}' => 'thumbnail', '{tMs}' => '0']);
+                $path = strtr((string) $route?->getPath(), ['{id}' => 'none', '{site}' => 'none', '{surface}' => 'none', '{code}' => 'none', '{sha256}' => str_repeat('0', 64), '{form}' => 'thumbnail', '{tMs}' => '0', '{revision}' => '0']);
                 $this->call($route?->getMethods()[0] ?? 'GET', $path, []);
                 $status = $this->response->getStatusCode();
                 $expected = $role === null ? 401 : (in_array($role, $rights, true) ? null : 403);

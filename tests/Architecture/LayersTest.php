@@ -13,7 +13,7 @@ use PHPat\Test\PHPat;
 final class LayersTest
 {
     /** Inside core a folder may use only folders listed before it; Plan, Preflight and Handoff may use all. */
-    private const ORDER = ['Base', 'Geometry', 'Surface', 'Output', 'Site', 'Layout', 'Picture', 'Text', 'Time', 'Document'];
+    private const ORDER = ['Base', 'Change', 'Geometry', 'Surface', 'Output', 'Site', 'Layout', 'Picture', 'Text', 'Time', 'Design'];
 
     #[TestRule]
     public function coreKnowsNoFramework(): Rule

@@ -38,7 +38,7 @@ final class KeyboardTest extends BrowserCase
         $page->keys(Keys::ARROW_RIGHT)->see('Lake at dawn.jpg', 'aside');
         $this->tabTo($page, 'Put into A: Lake at dawn.jpg');
         $page->keys(Keys::ENTER)->see('Lake at dawn.jpg', '.media-facts');
-        $this->tabTo($page, 'Zone C', true);
+        $this->tabTo($page, 'Zone A', true);
         $page->keys('m')->until('merged', fn () => count($page->all('.pane')) === 2);
         $this->tabTo($page, 'Playhead');
         $page->keys(Keys::ARROW_RIGHT)->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');

@@ -70,7 +70,7 @@ final class StoryTest extends BrowserCase
         $page->press('below', 'aside')->until('three panes', fn () => count($page->all('.pane')) === 3);
 
         // 5: a picture comes into the Stock, is looked at by the worker, and is dragged onto A.
-        $page->click('a[href="/stock"]')->see('Lake at dawn.jpg');
+        $page->click('a[href$="/stock"]')->see('Lake at dawn.jpg');
         $this->assertAccessible($page);
         $page->browser->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))->sendKeys(Files::picture('Pier at noon 北京.jpg', 2000, 1500));
         $page->until('the picture has its size', fn () => $this->card($page, 'Pier at noon 北京.jpg', '2000 × 1500 px · 4:3'));

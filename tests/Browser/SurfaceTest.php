@@ -146,7 +146,7 @@ final class SurfaceTest extends BrowserCase
         foreach (['theo' => [true, false], 'emil' => [false, false], 'olga' => [false, false], 'ada' => [true, true]] as $who => [$mounts, $designs]) {
             $page = $this->page();
             $page->signIn($who)->click('[data-surface="hall"]')->see('5772 × 2166 px', 'aside');
-            self::assertSame([$mounts, $mounts, $designs], [$page->all('a[href="/elevation/new"]') !== [], $page->all('a[href="/elevation/hall/outputs"]') !== [], $page->all('#new-design') !== []], $who);
+            self::assertSame([$mounts, $mounts, $designs], [$page->all('a[href$="/elevation/new"]') !== [], $page->all('a[href$="/elevation/hall/outputs"]') !== [], $page->all('#new-design') !== []], $who);
             $page->press('Sheet', '.tabs')->find('#surface-panel input');
             self::assertSame($mounts, $page->field('Above the floor')->isEnabled(), $who);
             $page->open('/bench/0b0c1d00-0000-4000-8000-000000000004')->find('.wall-span');

@@ -66,7 +66,7 @@ final class WallTest extends BrowserCase
         $page->press('Previews', '.tabs')->tick('all of Gates');
         $page->see('Gate 1 totem', '.beside');
         $page->see('Gate 2 totem', '.beside');
-        $page->click('[data-beside="gate-1"] summary')->see('625 × 1920 px', '[data-beside="gate-1"] .sizes');
+        $page->click('[data-beside="gate-1"] summary')->see('743 × 1920 px', '[data-beside="gate-1"] .sizes');
         $page->tick('Café menu board')->click('[data-beside="cafe"] summary')->see('2640 × 2160 px', '[data-beside="cafe"] .sizes');
         $page->choose('Sizes there', 'same_px')->see('1320 × 2160 px', '[data-beside="cafe"] .sizes');
         $page->press('Undo')->see('2640 × 2160 px', '[data-beside="cafe"] .sizes');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Support;
 
-use UpperPane\Demo\Sketch;
+use Symfony\Component\Uid\Uuid;
 
 /** One kept-alive connection to the running app, and the fixed load of the benchmark: 200 zones. */
 final class BenchClient
@@ -13,9 +13,11 @@ final class BenchClient
     private \CurlHandle $curl;
     private string $csrf = '';
     public int $revision = 0;
+    private readonly string $client;
 
     public function __construct(private readonly string $address)
     {
+        $this->client = self::uuid();
         $this->curl = curl_init() ?: throw new \RuntimeException('curl');
         curl_setopt_array($this->curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_TCP_NODELAY => true]);
         $this->call('POST', '/api/session', ['email' => 'dina@harrowmere.example', 'password' => 'harrowmere']);
@@ -53,8 +55,17 @@ final class BenchClient
     /** @param list<array<string, mixed>> $commands */
     public function edit(array $commands): void
     {
-        $uuid = \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
-        $this->revision = $this->call('POST', '/api/designs/'.self::DESIGN.'/batches', ['batch' => $uuid, 'revision' => $this->revision, 'commands' => $commands])['revision'];
+        $this->revision = $this->batch(self::DESIGN, $this->revision, $commands)['revision'];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $commands
+     *
+     * @return array<string, mixed>
+     */
+    public function batch(string $document, int $revision, array $commands): array
+    {
+        return $this->call('POST', "/api/documents/$document/batches", ['batch' => self::uuid(), 'client' => $this->client, 'revision' => $revision, 'commands' => $commands]);
     }
 
     /** 80 texts of which 40 shrink, 60 pictures, 20 playlists of 10, 10 clocks, 30 colours, in 20 columns of 10. */
@@ -76,7 +87,7 @@ final class BenchClient
             }
             $this->edit($splits);
         }
-        foreach (array_chunk($this->call('GET', '/api/designs/'.self::DESIGN)['order'], 50) as $part => $chunk) {
+        foreach (array_chunk($this->call('GET', '/api/documents/'.self::DESIGN)['order'], 50) as $part => $chunk) {
             $this->edit(array_map(fn (int $i) => Sketch::fill($chunk[$i], $this->fill($part * 50 + $i, $media)), array_keys($chunk)));
         }
     }
@@ -90,15 +101,14 @@ final class BenchClient
         for ($number = $there; $number < $count; ++$number) {
             $wall = $number === $count - 1;
             $shape = $wall ? ['grid' => ['columns' => 8, 'rows' => 6, 'panel' => $panel]] : ['panels' => [$panel]];
-            $uuid = static fn () => \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
-            $surface = $this->call('POST', '/api/sites/harrowmere/surfaces', ['made_as' => $uuid(), 'name' => "Surface $number", 'kind' => 'LCD', 'shape' => $shape, 'portrait' => false, 'sure' => true])['surface'];
-            $design = $uuid();
+            $surface = $this->call('POST', '/api/sites/harrowmere/surfaces', ['made_as' => self::uuid(), 'name' => "Surface $number", 'kind' => 'LCD', 'shape' => $shape, 'portrait' => false, 'sure' => true])['surface'];
+            $design = self::uuid();
             $this->call('POST', "/api/surfaces/$surface/designs", ['design' => $design, 'name' => "Design $number"]);
             $zone = 'z-'.substr($design, 0, 8);
-            $this->call('POST', "/api/designs/$design/batches", ['batch' => $uuid(), 'revision' => 0, 'commands' => [
+            $this->batch($design, 0, [
                 Sketch::split($zone, 'rows', 800, 'z-low'), Sketch::split('z-low', 'columns', 1400, 'z-clock'),
                 Sketch::fill($zone, Sketch::picture($media)), Sketch::fill('z-low', Sketch::text("Surface $number", 90)), Sketch::fill('z-clock', Sketch::clock('HH:mm', 90)),
-            ]]);
+            ]);
         }
     }
 
@@ -119,5 +129,10 @@ final class BenchClient
             $number < 170 => Sketch::clock('HH:mm:ss', 40, ['padding' => 4]),
             default => Sketch::colour(sprintf('#%06X', $number * 4001)),
         };
+    }
+
+    private static function uuid(): string
+    {
+        return Uuid::v4()->toRfc4122();
     }
 }

@@ -4,29 +4,45 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Support;
 
-use UpperPane\App\Adapter\StockShelf;
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Document\Command\Batch;
-use UpperPane\Core\Document\Command\BatchResult;
-use UpperPane\Core\Document\Design;
+use UpperPane\Core\Change\Batch;
+use UpperPane\Core\Change\Outcome;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Plan\PlanContext;
-use UpperPane\Demo\Sketch;
 
 /** Short ways to what tests need. */
 final class Build
 {
     public static function design(int $width = 1920, int $height = 1080): Design
     {
-        return Design::fresh('Test', Size::of($width, $height), $width * 630, $height * 630, 's-rest', 'a');
+        return Design::fresh('Test', Size::of($width, $height), $width * 630, $height * 630, 's-rest', 'a', 'Rest');
     }
 
-    /** @param array<string, mixed> ...$commands */
-    public static function apply(Design $design, array ...$commands): BatchResult
+    /**
+     * @param array<string, mixed> ...$commands
+     *
+     * @return Outcome<Design>
+     */
+    public static function apply(Design $design, array ...$commands): Outcome
     {
-        return Batch::parse(Input::of($commands, '/commands'))->apply($design);
+        return Batch::parse(Input::of($commands, '/commands'), new DesignKind())->apply($design);
+    }
+
+    /**
+     * Where the panes of a layout lie.
+     *
+     * @return array<string, Rect>
+     */
+    public static function panes(Design $design, string $scene = 's-rest', bool $turned = false): array
+    {
+        return LayoutAt::of($design, $scene, $turned)->glazing()->panes;
     }
 
     /** 1320 and 600 over a strip of 200: zones a, b and c. */
@@ -48,7 +64,19 @@ final class Build
             $byId[$one->id] = $one;
         }
 
-        return new PlanContext(new StockShelf($byId), new TestFonts(), new \DateTimeZone('Europe/London'), 1_774_000_000_000, Rational::of(1));
+        $shelf = new class($byId) implements MediaShelf {
+            /** @param array<string, MediaFacts> $media */
+            public function __construct(private array $media)
+            {
+            }
+
+            public function find(string $id): ?MediaFacts
+            {
+                return $this->media[$id] ?? null;
+            }
+        };
+
+        return new PlanContext($shelf, new TestFonts(), new \DateTimeZone('Europe/London'), 1_774_000_000_000, Rational::of(1));
     }
 
     public static function picture(string $id, int $width, int $height): MediaFacts

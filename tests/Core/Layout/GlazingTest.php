@@ -18,11 +18,7 @@ use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\GlazingReader;
 use UpperPane\Core\Layout\Lattice;
 use UpperPane\Core\Layout\Part;
-use UpperPane\Core\Layout\Reflow;
-use UpperPane\Core\Layout\ReflowScale;
-use UpperPane\Core\Layout\Shares;
-use UpperPane\Core\Layout\Sizing;
-use UpperPane\Core\Layout\Split;
+use UpperPane\Core\Layout\Pitches;
 
 final class GlazingTest extends TestCase
 {
@@ -46,7 +42,7 @@ final class GlazingTest extends TestCase
     public function testSharesALength(int $length, int $gutter, array $sizes, array $expected): void
     {
         $parts = array_map(static fn (int $i) => ['size' => $sizes[$i], 'pane' => "p$i"], array_keys($sizes));
-        $glazing = Glazing::resolve(self::tree(['split' => 'columns', 'gutter' => $gutter, 'parts' => $parts]), Size::of($length, 9), Rational::of(630), Rational::of(630));
+        $glazing = Glazing::resolve(self::tree(['split' => 'columns', 'gutter' => $gutter, 'parts' => $parts]), Size::of($length, 9), new Pitches(Rational::of(630), Rational::of(630)));
 
         self::assertSame($expected, array_values(array_map(static fn (Rect $rect) => $rect->width, $glazing->panes)));
     }
@@ -100,96 +96,6 @@ final class GlazingTest extends TestCase
         }
     }
 
-    /** Reflow never refuses, and loosens only what does not fit (model §3). */
-    public function testReflowsOntoAnyCanvas(): void
-    {
-        $tree = self::tree(['split' => 'rows', 'gutter' => 40, 'parts' => [
-            ['size' => '1fr', 'split' => 'columns', 'gutter' => 20, 'parts' => [['size' => '1320px', 'pane' => 'A'], ['size' => '1fr', 'pane' => 'B']]],
-            ['size' => '200px', 'pane' => 'C'],
-        ]]);
-        $portrait = Reflow::to($tree, self::sizing(1920, 1080), self::sizing(1080, 1920));
-        $double = Reflow::to($tree, self::sizing(1920, 1080), self::sizing(3840, 2160));
-
-        self::assertSame([2640, 1160, 400], [$double->glazing->panes['A']->width, $double->glazing->panes['B']->width, $double->glazing->panes['C']->height]);
-        self::assertSame([], $double->findings);
-        self::assertSame(['reflow.loosened'], array_map(static fn ($finding) => $finding->code, $portrait->findings));
-        foreach ([[960, 96], [96, 960], [30, 30], [7, 5000], [100_000, 2]] as [$width, $height]) {
-            foreach (ReflowScale::cases() as $by) {
-                self::assertCount(3, Reflow::to($tree, self::sizing(1920, 1080), self::sizing($width, $height), $by)->glazing->panes);
-            }
-        }
-    }
-
-    /** Whatever the layout, the surface and the way sizes are carried, the panes tile the surface exactly (random trees of px and fr). */
-    public function testReflowTilesAnySurface(): void
-    {
-        $random = new Randomizer(new Mt19937(17));
-        for ($round = 0; $round < 150; ++$round) {
-            $number = 0;
-            $tree = self::tree(self::mixed($random, self::grow($random, 3, $number)));
-            $surface = self::sizing($random->getInt(100, 4000), $random->getInt(100, 4000), $random->getInt(100, 9000));
-            $reflow = Reflow::to($tree, self::sizing(1920, 1080), $surface, ReflowScale::cases()[$round % 3]);
-            $gutters = self::gutterArea($reflow->tree, $reflow->glazing, $surface->canvas->rect());
-            $area = array_sum(array_map(static fn (Rect $pane) => $pane->width * $pane->height, $reflow->glazing->panes));
-
-            self::assertCount($number, $reflow->glazing->panes);
-            self::assertSame($surface->canvas->width * $surface->canvas->height, $area + $gutters, "round $round");
-        }
-    }
-
-    /**
-     * The same tree with some sizes in px and some gutters.
-     *
-     * @param array<string, mixed> $node
-     *
-     * @return array<string, mixed>
-     */
-    private static function mixed(Randomizer $random, array $node): array
-    {
-        if (isset($node['size']) && $random->getInt(0, 1) === 0) {
-            $node['size'] = $random->getInt(1, 900).'px';
-        }
-        if (isset($node['parts'])) {
-            $node['parts'] = array_map(static fn (array $part) => self::mixed($random, $part), $node['parts']);
-            $node['gutter'] = $random->getInt(0, 30);
-        }
-
-        return $node;
-    }
-
-    /** px between the parts, at every depth. */
-    private static function gutterArea(Part $part, Glazing $glazing, Rect $rect): int
-    {
-        if (!$part instanceof Split) {
-            return 0;
-        }
-        $sizes = Shares::of($part, $rect->length($part->axis), null, '');
-        $area = $part->guttersPx() * $rect->length($part->axis->other());
-        $start = $rect->start($part->axis);
-        foreach ($part->parts as $index => $child) {
-            $area += self::gutterArea($child, $glazing, $rect->along($part->axis, $start, $sizes[$index]));
-            $start += $sizes[$index] + $part->gutterPx;
-        }
-
-        return $area;
-    }
-
-    /** A strip of 200 px at 0.63 mm on a surface twice as large with a pitch of 0.315 mm: doubled in proportion, doubled as so many mm, 200 as so many px (model §3). */
-    public function testAPxBecomesWhatTheDesignSays(): void
-    {
-        $tree = self::tree(['split' => 'rows', 'parts' => [['size' => '1fr', 'pane' => 'A'], ['size' => '200px', 'pane' => 'B']]]);
-        $strip = static fn (int $width, int $height, int $pitchUm, ReflowScale $by) => Reflow::to($tree, self::sizing(1920, 1080), self::sizing($width, $height, $pitchUm), $by)->glazing->panes['B']->height;
-
-        self::assertSame([400, 400, 200], array_map(static fn (ReflowScale $by) => $strip(3840, 2160, 315, $by), ReflowScale::cases()));
-        self::assertSame([400, 200, 200], array_map(static fn (ReflowScale $by) => $strip(3840, 2160, 630, $by), ReflowScale::cases()), 'a larger display of the same pitch');
-        self::assertSame([18, 21, 95], array_map(static fn (ReflowScale $by) => $strip(960, 96, 6000, $by), ReflowScale::cases()), 'a ribbon of 6 mm; 200 of its 96 px do not fit and become a share');
-    }
-
-    private static function sizing(int $width, int $height, int $pitchUm = 630): Sizing
-    {
-        return new Sizing(Size::of($width, $height), Rational::of($pitchUm), Rational::of($pitchUm));
-    }
-
     public function testLatticeCellsTileAndRefuseBeyond(): void
     {
         $lattice = Lattice::of(Size::of(1366, 768), 16, 16);
@@ -197,8 +103,14 @@ final class GlazingTest extends TestCase
 
         self::assertSame(1366, array_sum($widths));
         self::assertSame([0, 0, 342, 192], $lattice->cells(0, 0, 4, 4)->toArray());
-        $this->expectException(Refusal::class);
-        $lattice->cells(13, 0, 4, 4);
+        foreach (['lattice.beyond' => static fn () => $lattice->cells(13, 0, 4, 4), 'lattice.too_fine' => static fn () => Lattice::of(Size::of(10, 10), 16, 10)] as $code => $wrong) {
+            try {
+                $wrong();
+                self::fail("$code was taken");
+            } catch (Refusal $refusal) {
+                self::assertSame($code, $refusal->refusalCode);
+            }
+        }
     }
 
     public function testLettersGoOnAfterZ(): void

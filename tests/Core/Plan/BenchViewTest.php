@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Plan;
 
 use PHPUnit\Framework\TestCase;
-use UpperPane\Core\Document\Design;
-use UpperPane\Core\Document\SceneLayout;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\ReadingOrder;
@@ -15,8 +15,8 @@ use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Surface\Surface;
-use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
 
 /** What the bench is told, so that it computes no rule: linked lines, limits, neighbours, reading order (model §3). */
 final class BenchViewTest extends TestCase
@@ -25,7 +25,7 @@ final class BenchViewTest extends TestCase
     public function testLinesThatMeetEndToEndAreLinked(): void
     {
         $quad = Build::apply(Build::design(), Sketch::split('a', 'rows', 540, 'c'), Sketch::split('a', 'columns', 960, 'b'), Sketch::split('c', 'columns', 960, 'd'))->after;
-        $apart = Build::apply($quad, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['d'], 'at' => 900])->after;
+        $apart = Build::apply($quad, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['d'], 'at' => 900])->after;
 
         self::assertEqualsCanonicalizing(['b', 'd'], self::lines($quad)['b']['linked']);
         self::assertSame(['g-d'], self::lines($quad)['g-d']['linked']);
@@ -39,10 +39,10 @@ final class BenchViewTest extends TestCase
         [$least, $most] = self::lines($design)['b']['range'];
         self::assertSame([1, 1699], [$least, $most]);
         foreach ([$least, $most] as $at) {
-            Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => $at]);
+            Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => $at]);
         }
         $this->expectException(\UpperPane\Core\Base\Refusal::class);
-        Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'after' => ['b'], 'at' => $most + 1]);
+        Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => $most + 1]);
     }
 
     /** On a wall the seams' edges come before centre and thirds, and only in the direction in which they divide; a joint without width is one line. */
@@ -50,9 +50,7 @@ final class BenchViewTest extends TestCase
     {
         $snaps = static function (bool $butted): array {
             $wall = Surface::ofGrid(PanelGrid::of(Panel::of(Size::of(640, 540), 640_000, 540_000, [2000, 2000, 2000, 2000]), 3, 2, 0, 0, !$butted));
-            $layout = SceneLayout::of(Build::design($wall->canvas->width, $wall->canvas->height), 's-rest');
-
-            return BenchView::of($layout, $layout->resolved(), Ground::of($wall))['snaps'];
+            return BenchView::of(LayoutAt::of(Build::design($wall->canvas->width, $wall->canvas->height), 's-rest', false), Ground::of($wall))['snaps'];
         };
         self::assertSame([640, 644, 1284, 1288, 964, 643, 1285], array_column($snaps(false)['x'], 'at'));
         self::assertSame(['seam', 'seam', 'centre', 'third', 'third'], array_column($snaps(false)['y'], 'kind'));
@@ -61,11 +59,12 @@ final class BenchViewTest extends TestCase
 
     public function testNamesNeighboursBySide(): void
     {
-        $parts = self::view(Build::board())['parts'];
+        $parts = (array) self::view(Build::board())['parts'];
 
         self::assertSame([['part' => 'b', 'side' => 'right', 'letters' => ['C']]], $parts['a']['neighbours']);
         self::assertSame(['above', ['A', 'C']], [$parts['c']['neighbours'][0]['side'], $parts['c']['neighbours'][0]['letters']]);
-        self::assertSame('200px', $parts['c']['size']);
+        self::assertSame(['200px', 200], [$parts['c']['size'], $parts['c']['px']], 'as written and as resolved');
+        self::assertSame(['at' => 660, 'gutter' => 0], $parts['a']['halves']['x']);
     }
 
     public function testReadsRowsThenColumns(): void
@@ -84,8 +83,6 @@ final class BenchViewTest extends TestCase
     /** @return array<string, mixed> */
     private static function view(Design $design): array
     {
-        $layout = SceneLayout::of($design, 's-rest');
-
-        return BenchView::of($layout, $layout->resolved(), null);
+        return BenchView::of(LayoutAt::of($design, 's-rest', false), null);
     }
 }

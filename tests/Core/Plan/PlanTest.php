@@ -8,16 +8,19 @@ use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Document\Design;
+use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\Proof;
+use UpperPane\Core\Handoff\ReleasedPlan;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Plan\SceneCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
-use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
 
 final class PlanTest extends TestCase
 {
@@ -26,14 +29,14 @@ final class PlanTest extends TestCase
         $plan = self::plan(self::full());
 
         self::assertTrue((new Validator())->validate(json_decode(CanonicalJson::encode($plan->toArray())), (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'))->isValid());
-        self::assertSame(['a', 'b', 'c'], array_map(static fn ($zone) => $zone->zone->id, $plan->zones), 'in reading order');
-        self::assertSame(12_000 + 5000 + 3000, $plan->zones[0]->cycleMs(), 'the video and the text are as long as their content');
+        self::assertSame(['a', 'b', 'c'], array_map(static fn ($zone) => $zone->zone->id, $plan->zones()), 'in reading order');
+        self::assertSame(12_000 + 5000 + 3000, $plan->zones()[0]->cycleMs(), 'the video and the text are as long as their content');
     }
 
     /** Disabled entries take no time; the plan's remainder and the core's answer agree at every second. */
     public function testSaysWhatShowsAtAnInstant(): void
     {
-        $zone = self::plan(self::full())->zones[0];
+        $zone = self::plan(self::full())->zones()[0];
         foreach ([0 => 'e1', 11_999 => 'e1', 12_000 => 'e2', 16_999 => 'e2', 17_000 => 'e3', 20_000 => 'e1'] as $t => $entry) {
             self::assertSame($entry, $zone->at($t)['entry']);
         }
@@ -44,15 +47,15 @@ final class PlanTest extends TestCase
         $design = Build::filled(Build::board(), 'b', Sketch::text('Mind the gap', 60));
         $plan = self::plan($design, 3840, 2160);
 
-        self::assertSame([2640, 0, 1200, 1760], $plan->zones[1]->rect->toArray());
-        self::assertSame(120, $plan->zones[1]->items[0]->drawing['size']);
+        self::assertSame([2640, 0, 1200, 1760], $plan->zones()[1]->rect->toArray());
+        self::assertSame(120, $plan->zones()[1]->items[0]->drawing['size']);
     }
 
     /** Text lines lie inside their pane's padding, in order, without touching. */
     public function testPlacesLines(): void
     {
         $design = Build::filled(Build::board(), 'b', Sketch::text('One two three four five six seven eight nine ten eleven twelve', 90, ['align' => 'right', 'valign' => 'bottom', 'padding' => 30]));
-        $item = self::plan($design)->zones[1]->items[0]->drawing;
+        $item = self::plan($design)->zones()[1]->items[0]->drawing;
         $last = end($item['lines']);
 
         self::assertGreaterThan(2, count($item['lines']));
@@ -68,7 +71,8 @@ final class PlanTest extends TestCase
         $before = self::full();
         $after = Build::filled($before, 'b', Sketch::colour('#101010'));
         $moved = Build::apply($before, Sketch::size('c', '240px'))->after;
-        $changed = static fn (Design $next) => PlanCompiler::changed($before->restScene(), $before->sizing()->resolve($before->restScene()->tree), $next->restScene(), $next->sizing()->resolve($next->restScene()->tree));
+$at = static fn (Design $design) => LayoutAt::of($design, 's-rest', false);
+        $changed = static fn (Design $next) => SceneCompiler::changed($at($before), $at($before)->placing(), $at($next), $at($next)->placing());
 
         self::assertSame(['b'], $changed($after));
         self::assertSame([], $changed($before));
@@ -78,7 +82,7 @@ final class PlanTest extends TestCase
     /** A proof names the entry of every zone; within a second of a change either side is believed. */
     public function testHoldsAProofAgainstThePlan(): void
     {
-        $expectation = new Expectation(7, json_decode((string) json_encode(self::plan(self::full())->toArray()), true), 1_000_000);
+        $expectation = new Expectation(7, ReleasedPlan::read(json_decode((string) json_encode(self::plan(self::full())->toArray()), true)), 1_000_000);
         $proof = static fn (int $at, ?string $entry, int $release = 7) => Proof::parse(Input::of([
             'release' => $release, 'at_ms' => 1_000_000 + $at, 'offset_ms' => -120_000, 'stepped' => true, 'zones' => ['a' => $entry, 'b' => null, 'c' => null],
         ]));

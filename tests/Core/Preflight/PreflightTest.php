@@ -14,8 +14,8 @@ use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Surface\Surface;
-use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
 
 /** Zone a is 1320 × 880, the ratio 3:2. The bounds are those of model §4 (common practice). */
 final class PreflightTest extends TestCase
@@ -55,11 +55,11 @@ final class PreflightTest extends TestCase
             new MediaFacts('waiting', 'waiting.jpg', '', 'image/jpeg', 1, null, null),
         );
         $plan = PlanCompiler::compile($design, Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1, 1)), $context);
-        $findings = Preflight::standard()->check($plan->zones);
+        $findings = Preflight::standard()->zones($plan->zones());
 
         self::assertSame($codes, array_map(static fn (Finding $finding) => $finding->code, $findings));
         foreach ($findings as $finding) {
-            self::assertStringStartsWith('/scenes/s-rest/zones/a', $finding->path);
+            self::assertStringStartsWith('/zones/a', $finding->path);
             self::assertStringContainsString('A', $finding->toArray()['message']);
             self::assertNotSame('', $finding->toArray()['mend']);
         }
@@ -96,7 +96,7 @@ final class PreflightTest extends TestCase
         $design = Build::filled(Build::design($wall->canvas->width), 'a', $fill);
         $plan = PlanCompiler::compile($design, $wall, Build::context(Build::picture('p3x2', $wall->canvas->width, 1080)));
 
-        self::assertSame($codes, array_map(static fn (Finding $finding) => $finding->code, Preflight::standard()->check($plan->zones)));
-        self::assertSame(['A', 'B', 'C'], $plan->zones[0]->panels);
+        self::assertSame($codes, array_map(static fn (Finding $finding) => $finding->code, Preflight::standard()->zones($plan->zones())));
+        self::assertSame(['A', 'B', 'C'], $plan->zones()[0]->panels);
     }
 }

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-namespace UpperPane\Tests\Core\Document;
+namespace UpperPane\Tests\Core\Design;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Document\Design;
+use UpperPane\Core\Design\Design;
 use UpperPane\Core\Geometry\Rect;
-use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
 
 /** On the hall wall: 3 × 2 panels of 1920 × 1080 with seams of 6 px (model §2). */
 final class SpanTest extends TestCase
@@ -43,11 +43,11 @@ final class SpanTest extends TestCase
     public function testTakesInWhatLiesUnderIt(): void
     {
         $row = Build::apply(Build::design(5772, 2166), Sketch::split('a', 'rows', 1083, 'd'), Sketch::split('a', 'columns', 1923, 'b'), Sketch::split('b', 'columns', 3849, 'c'), Sketch::fill('c', Sketch::colour('#336699')))->after;
-        $span = Build::apply($row, ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => 'a', 'over' => [[0, 0, 1920, 1080], [3852, 0, 1920, 1080]], 'new' => 'n']);
+        $span = Build::apply($row, ['do' => 'pane.span', 'scene' => 's-rest', 'layout' => 'own', 'pane' => 'a', 'over' => [[0, 0, 1920, 1080], [3852, 0, 1920, 1080]], 'new' => 'n']);
 
         self::assertSame(['a' => [0, 0, 5772, 1080], 'd' => [0, 1080, 5772, 1086]], array_map(static fn (Rect $pane) => $pane->toArray(), self::panes($span->after)));
         self::assertEquals(self::panes($row), self::panes($span->inverse->apply($span->after)->after));
-        self::assertSame('#336699', $span->inverse->apply($span->after)->after->restScene()->zone('c')->fill()->toArray()['colour']);
+        self::assertSame('#336699', $span->inverse->apply($span->after)->after->zone('c')->fill()->toArray()['colour']);
     }
 
     /** From one panel to another: it grows over there before it leaves where it was. */
@@ -75,12 +75,12 @@ final class SpanTest extends TestCase
     /** @param list<int> $rect */
     private static function spanned(Design $design, string $pane, array $rect): Design
     {
-        return Build::apply($design, ['do' => 'pane.span', 'scene' => 's-rest', 'pane' => $pane, 'over' => [$rect], 'new' => 'n'])->after;
+        return Build::apply($design, ['do' => 'pane.span', 'scene' => 's-rest', 'layout' => 'own', 'pane' => $pane, 'over' => [$rect], 'new' => 'n'])->after;
     }
 
     /** @return array<string, Rect> */
     private static function panes(Design $design): array
     {
-        return $design->sizing()->resolve($design->restScene()->tree)->panes;
+        return Build::panes($design);
     }
 }
