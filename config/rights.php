@@ -45,6 +45,7 @@ return [
     'design_create' => $designing,
     'design_plans' => $everyone,
     'design_plan' => $everyone,
+    'release_plan' => $everyone,
     'design_moment' => $everyone,
     'fonts' => $everyone,
     'stock' => $everyone,

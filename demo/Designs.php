@@ -18,10 +18,10 @@ final class Designs
             ['surface' => 'booking', 'id' => '0b0c1d00-0000-4000-8000-000000000001', 'name' => 'Booking office board', 'commands' => self::booking($media), 'release' => true],
             ['surface' => 'gate-1', 'id' => '0b0c1d00-0000-4000-8000-000000000002', 'name' => 'Gate 1, sailings and notices', 'commands' => self::gate($media, '1', 'Ness and Aldermoor'), 'release' => true],
             ['surface' => 'gate-2', 'id' => '0b0c1d00-0000-4000-8000-000000000003', 'name' => 'Gate 2, sailings and notices', 'commands' => self::gate($media, '2', 'Whinfell via Tarn Holm'), 'release' => false],
-            ['surface' => 'hall', 'id' => '0b0c1d00-0000-4000-8000-000000000004', 'name' => 'Welcome to the lake', 'commands' => self::hall($media), 'release' => false],
-            ['surface' => 'kiosk', 'id' => '0b0c1d00-0000-4000-8000-000000000006', 'name' => 'Buy your ticket here', 'commands' => self::kiosk($media), 'release' => false],
-            ['surface' => 'ribbon', 'id' => '0b0c1d00-0000-4000-8000-000000000007', 'name' => 'Next boats', 'commands' => self::ribbon(), 'release' => false],
-            ['surface' => 'lookout', 'id' => '0b0c1d00-0000-4000-8000-000000000008', 'name' => 'What you see from here', 'commands' => self::lookout($media), 'release' => false],
+            ['surface' => 'hall', 'id' => '0b0c1d00-0000-4000-8000-000000000004', 'name' => 'Welcome to the lake', 'commands' => self::hall($media), 'release' => true],
+            ['surface' => 'kiosk', 'id' => '0b0c1d00-0000-4000-8000-000000000006', 'name' => 'Buy your ticket here', 'commands' => self::kiosk($media), 'release' => true],
+            ['surface' => 'ribbon', 'id' => '0b0c1d00-0000-4000-8000-000000000007', 'name' => 'Next boats', 'commands' => self::ribbon(), 'release' => true],
+            ['surface' => 'lookout', 'id' => '0b0c1d00-0000-4000-8000-000000000008', 'name' => 'What you see from here', 'commands' => self::lookout($media), 'release' => true],
             ['surface' => 'cafe', 'id' => '0b0c1d00-0000-4000-8000-000000000005', 'name' => 'Café menu', 'commands' => self::cafe($media), 'release' => false],
         ];
     }

@@ -11,11 +11,11 @@ use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Split;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Surface\SurfaceReader;
-use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\BenchClient;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\FrameTrace;
 use UpperPane\Tests\Support\Page;
+use UpperPane\Tests\Support\Sketch;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 
@@ -37,7 +37,7 @@ $row = static function (string $what, float $value, string $unit, ?float $bound)
 // (a) an edit, and an empty JSON request between every two of them, so that both see the same machine.
 $client = new BenchClient($address);
 $client->makeLoad();
-$order = $client->call('GET', '/api/designs/'.BenchClient::DESIGN)['order'];
+$order = $client->call('GET', '/api/documents/'.BenchClient::DESIGN)['order'];
 for ($i = 0; $i < 20; ++$i) {
     $client->call('GET', '/api/time');
     $client->edit([Sketch::fill($order[0], Sketch::colour(sprintf('#0000%02X', $i)))]);
@@ -49,9 +49,46 @@ for ($i = 0; $i < 100; ++$i) {
     $client->edit([Sketch::fill($order[$i % 80], Sketch::text("Changed $i: the boat leaves from the inner pontoon", 90, ['min_size' => 8, 'padding' => 4]))]);
     $edits[] = $client->tookMs();
 }
-$row('(a) edit answered ÷ empty JSON request, p50', $percentile($edits, 0.5) / $percentile($empty, 0.5), '×', 8);
-$row('(a) edit answered ÷ empty JSON request, p95', $percentile($edits, 0.95) / $percentile($empty, 0.95), '×', 8);
+$row('(a) edit answered ÷ empty JSON request, p50', $percentile($edits, 0.5) / $percentile($empty, 0.5), '×', 6);
+$row('(a) edit answered ÷ empty JSON request, p95', $percentile($edits, 0.95) / $percentile($empty, 0.95), '×', 6);
 printf("    edit p50 %.1f ms, p95 %.1f ms; empty p50 %.1f ms, p95 %.1f ms\n", $percentile($edits, 0.5), $percentile($edits, 0.95), $percentile($empty, 0.5), $percentile($empty, 0.95));
+
+// (a) the same edit, sent from the queues of two people that each hold ten batches made on one revision.
+$queues = [$client, new BenchClient($address, 'ada')];
+$empty = $edits = [];
+for ($round = 0; $round < 5; ++$round) {
+    $madeOn = $client->revision;
+    for ($i = 0; $i < 10; ++$i) {
+        foreach ($queues as $person => $queue) {
+            $queue->call('GET', '/api/time');
+            $empty[] = $queue->tookMs();
+            $fill = Sketch::text("Changed $round $i: the boat leaves from the inner pontoon", 90, ['min_size' => 8, 'padding' => 4]);
+            $client->revision = $queue->batch(BenchClient::DESIGN, $madeOn, [Sketch::fill($order[2 * $i + $person], $fill)])['revision'];
+            $edits[] = $queue->tookMs();
+        }
+    }
+}
+$row('(a) from the queues of two people ÷ empty, p50', $percentile($edits, 0.5) / $percentile($empty, 0.5), '×', 6);
+$row('(a) from the queues of two people ÷ empty, p95', $percentile($edits, 0.95) / $percentile($empty, 0.95), '×', 6);
+
+// (g) designs of many scenes with 40 zones each: opened, and edited.
+$scenes = [];
+foreach ([1, 5, 20] as $count) {
+    $design = $client->makeScenes($count);
+    $opened = $edited = [];
+    for ($i = 0; $i < 15; ++$i) {
+        $revision = $client->call('GET', "/api/documents/$design")['revision'];
+        $opened[] = $client->tookMs();
+        $client->batch($design, $revision, [Sketch::fill('c1', Sketch::colour(sprintf('#0000%02X', $i)))]);
+        $edited[] = $client->tookMs();
+    }
+    $scenes[$count] = ['opened' => $percentile($opened, 0.5), 'edited' => $percentile($edited, 0.5)];
+}
+foreach (['opened', 'edited'] as $what) {
+    $row("(g) a design of 5 scenes × 40 zones $what ÷ 1 scene", $scenes[5][$what] / $scenes[1][$what], '×', null);
+    $row("(g) a design of 20 scenes × 40 zones $what ÷ 1 scene", $scenes[20][$what] / $scenes[1][$what], '×', null);
+    $row("(g) a design of 20 scenes × 40 zones $what", $scenes[20][$what], ' ms', null);
+}
 
 // (b) glazing: how the time grows with the number of panes.
 $glazing = static function (int $panes) use ($percentile): float {

@@ -30,6 +30,12 @@ final class HandoffController
         return new JsonResponse($make($id, Body::of($request), $person), 201);
     }
 
+    #[Route('/api/releases/{release}/plan', 'release_plan', requirements: ['release' => '\d{1,9}'], methods: ['GET'])]
+    public function plan(int $release, #[CurrentUser] Person $person, ShowHandOff $show): JsonResponse
+    {
+        return new JsonResponse($show->plan($release, $person));
+    }
+
     #[Route('/api/sites/{site}/hand-off', 'hand_off', methods: ['GET'])]
     public function show(string $site, #[CurrentUser] Person $person, ShowHandOff $show): JsonResponse
     {

@@ -47,6 +47,16 @@ final readonly class Players
         return $this->entities->getRepository(HandOff::class)->findOneBy(['player' => $player], ['number' => 'DESC']);
     }
 
+    /** What a surface was handed last, by whichever of its players. */
+    public function orderOf(SurfaceRow $surface): ?HandOff
+    {
+        /** @var list<HandOff> $latest */
+        $latest = $this->entities->createQuery('SELECT h FROM '.HandOff::class.' h JOIN h.player p WHERE p.surface = :surface ORDER BY h.startMs DESC, h.id DESC')
+            ->setParameter('surface', $surface)->setMaxResults(1)->getResult();
+
+        return $latest[0] ?? null;
+    }
+
     public function isInUse(Player $player): bool
     {
         return $player->tokenHash !== null || $this->order($player) !== null;

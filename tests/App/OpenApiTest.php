@@ -51,6 +51,8 @@ final class OpenApiTest extends ApiCase
         $this->assertAnswers('history', 'get', "$board/revisions", '/api/documents/{id}/revisions');
         $this->assertAnswers('since', 'get', "$board/since/1", '/api/documents/{id}/since/{revision}');
         $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', ['revision' => 4, 'note' => '']);
+        $release = json_decode((string) $this->response->getContent(), true)['release'];
+        $this->assertAnswers('sealed', 'get', "/api/releases/$release/plan", '/api/releases/{release}/plan');
         $this->assertAnswers('releases', 'get', "$design/releases", '/api/designs/{id}/releases');
         $this->assertAnswers('hand-off', 'get', '/api/sites/harrowmere/hand-off', '/api/sites/{site}/hand-off');
         $this->assertAnswers('surface', 'get', '/api/surfaces/hall', '/api/surfaces/{surface}');

@@ -30,7 +30,7 @@ final class RightsTest extends ApiCase
                     continue;
                 }
                 $route = $router->getRouteCollection()->get($name);
-                $path = strtr((string) $route?->getPath(), ['{id}' => 'none', '{site}' => 'none', '{surface}' => 'none', '{code}' => 'none', '{sha256}' => str_repeat('0', 64), '{form}' => 'thumbnail', '{tMs}' => '0', '{revision}' => '0']);
+                $path = strtr((string) $route?->getPath(), ['{id}' => 'none', '{site}' => 'none', '{surface}' => 'none', '{code}' => 'none', '{sha256}' => str_repeat('0', 64), '{form}' => 'thumbnail', '{tMs}' => '0', '{release}' => '0', '{revision}' => '0']);
                 $this->call($route?->getMethods()[0] ?? 'GET', $path, []);
                 $status = $this->response->getStatusCode();
                 $expected = $role === null ? 401 : (in_array($role, $rights, true) ? null : 403);

@@ -108,7 +108,7 @@ final class StoryTest extends BrowserCase
         $page->press('Pause', '.time-rail');
 
         // 8: preflight names zone, cause and mend, and leads there.
-        $page->click('.pane:nth-child(3) .pane-face')->choose('Fill', 'nothing yet')->press('Preflight', '.tabs');
+        $page->click('.pane:nth-child(3) .pane-face')->choose('Fill', 'nothing yet')->click('.verdict button');
         $page->see('B shows nothing.', '.finding')->click();
         $page->see('B', 'aside h2');
         $page->press('Release …')->press('Release revision', '.modal');
@@ -134,7 +134,7 @@ final class StoryTest extends BrowserCase
         $player->until('the player is rolled back', fn () => $player->script('return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("outer"))'), 30);
 
         // 10: the same design on the portrait totem and on a 3840 × 2160 display.
-        $page->press('Bench')->press('Previews', '.tabs')->see('Gate 1 totem', '.beside-choice');
+        $page->press('Bench')->click('.bench-surface')->see('Gate 1 totem', '.beside-choice');
         $page->tick('Gate 1 totem')->see('1080 × 1920 px', '[data-beside="gate-1"]');
         $page->tick('Café menu board')->click('[data-beside="cafe"] summary')->see('2640 × 1760 px', '[data-beside="cafe"] .sizes');
         $page->see('3840 × 400 px', '[data-beside="cafe"] .sizes');

@@ -35,7 +35,7 @@ final class WallTest extends BrowserCase
         // Split beside a seam: the line snaps to it.
         $this->assertMullionSnapsTo($page, 1926);
 
-        $page->press('Previews', '.tabs')->press('panel D', 'aside')->see('as it hangs', 'aside');
+        $page->click('.bench-surface')->press('panel D', 'aside')->see('as it hangs', 'aside');
         $page->until('the panel alone shows its text', fn () => $page->script('return [...document.querySelectorAll(".panel-figure .pane-text")].some((e) => e.innerText.includes("pontoon"))'));
         $this->assertAccessible($page);
     }
@@ -63,7 +63,7 @@ final class WallTest extends BrowserCase
         $page->click('.pane-face')->keys('|');
         $page->until('two panes', fn () => count($page->all('.pane')) === 2);
         $page->click('.pane:nth-child(1) .pane-face')->typeIn('Width', '1320', WebDriverKeys::ENTER)->see('1320 × 1080 px', 'aside');
-        $page->press('Previews', '.tabs')->tick('all of Gates');
+        $page->click('.bench-surface')->tick('all of Gates');
         $page->see('Gate 1 totem', '.beside');
         $page->see('Gate 2 totem', '.beside');
         $page->click('[data-beside="gate-1"] summary')->see('743 × 1920 px', '[data-beside="gate-1"] .sizes');

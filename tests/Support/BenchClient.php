@@ -15,12 +15,12 @@ final class BenchClient
     public int $revision = 0;
     private readonly string $client;
 
-    public function __construct(private readonly string $address)
+    public function __construct(private readonly string $address, string $who = 'dina')
     {
         $this->client = self::uuid();
         $this->curl = curl_init() ?: throw new \RuntimeException('curl');
         curl_setopt_array($this->curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_TCP_NODELAY => true]);
-        $this->call('POST', '/api/session', ['email' => 'dina@harrowmere.example', 'password' => 'harrowmere']);
+        $this->call('POST', '/api/session', ['email' => "$who@harrowmere.example", 'password' => 'harrowmere']);
         $this->csrf = $this->call('GET', '/api/me')['person']['csrf'];
     }
 
@@ -90,6 +90,35 @@ final class BenchClient
         foreach (array_chunk($this->call('GET', '/api/documents/'.self::DESIGN)['order'], 50) as $part => $chunk) {
             $this->edit(array_map(fn (int $i) => Sketch::fill($chunk[$i], $this->fill($part * 50 + $i, $media)), array_keys($chunk)));
         }
+    }
+
+    /** A design of so many scenes, each of 40 zones of its own: 20 texts, 19 pictures, a clock. Gives its id. */
+    public function makeScenes(int $scenes): string
+    {
+        $design = self::uuid();
+        $this->call('POST', '/api/surfaces/cafe/designs', ['design' => $design, 'name' => "$scenes scenes"]);
+        $media = (string) array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id', 'name')['Lake at dawn.jpg'];
+        $zones = ['z-'.substr($design, 0, 8)];
+        $commands = [];
+        for ($column = 1; $column < 4; ++$column) {
+            $commands[] = Sketch::split($zones[$column - 1], 'columns', 960 * $column, $zones[] = "c$column");
+        }
+        foreach ($zones as $column => $above) {
+            for ($row = 1; $row < 10; ++$row) {
+                $commands[] = Sketch::split($above, 'rows', 216 * $row, $zones[] = $above = "c{$column}r$row");
+            }
+        }
+        foreach ($zones as $index => $zone) {
+            $commands[] = Sketch::fill($zone, $index === 0 ? Sketch::clock('HH:mm', 60) : ($index % 2 === 1 ? Sketch::text("Boat $index leaves from the outer pontoon", 40) : Sketch::picture($media)));
+        }
+        $revision = $this->batch($design, 0, $commands)['revision'];
+        for ($scene = 1; $scene < $scenes; ++$scene) {
+            $copies = array_combine($zones, array_map(static fn (int $i) => "s{$scene}z$i", array_keys($zones)));
+            $duplicate = ['do' => 'scene.duplicate', 'scene' => 's-rest', 'as' => "s-$scene", 'name' => "Scene $scene", 'copies' => $copies, 'joins' => true];
+            $revision = $this->batch($design, $revision, [$duplicate, ['do' => 'scene.length', 'scene' => "s-$scene", 'length' => ['kind' => 'ms', 'ms' => 10_000]]])['revision'];
+        }
+
+        return $design;
     }
 
     /** So many surfaces on the Elevation, the last a wall of 8 × 6, each with a picture, a text and a clock. */

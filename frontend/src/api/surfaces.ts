@@ -65,6 +65,10 @@ export interface SurfaceLine extends Resolved, SheetFields {
   area_rects: Record<string, Rect>
   designs: { id: string; name: string; area: string | null; revision: number; changed_at: string; changed_by: string | null }[]
   feeding: FeedingLine[]
+  /** What it was handed last. */
+  handed: { release: number; start_ms: number } | null
+  /** A design that was changed after that was released. */
+  draft: { id: string; name: string; revision: number } | null
 }
 
 export interface Wiring { automatic?: boolean; outputs: Output[]; findings: Finding[]; next?: Output | null }
@@ -98,6 +102,7 @@ export interface EdidAnswer { maker: string; product: number; name: string; nati
 
 export interface Elevation {
   site: { slug: string; name: string; address: string; zone: string }
+  now_ms: number
   surfaces: SurfaceLine[]
   archived: { code: string; name: string; document: string; revision: number }[]
   /** Those whose sheet cannot be read, with the reason. */

@@ -3,11 +3,12 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
 import { useLabels } from '../document/labels'
+import type { Aside } from './column'
 import { useDesign } from './design'
 import SceneFrieze from './SceneFrieze.vue'
 import ReleaseSheet from './ReleaseSheet.vue'
 
-const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned'] }>()
+const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; aside: [aside: Aside] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
@@ -18,7 +19,7 @@ const words = computed(() => {
   if (design.typing) return t('bench.typing')
   if (design.state === 'away') return t('bench.waiting', { count: design.waiting })
   if (design.state === 'signed-out') return t('bench.signed-out', { count: design.waiting })
-  return design.state === 'saving' ? t('bench.saving') : t('bench.saved', { revision: String(design.revision) })
+  return design.state === 'saving' ? t('bench.saving') : t('bench.saved')
 })
 const labels = useLabels()
 const site = computed(() => design.answer?.surface?.site)
@@ -27,9 +28,9 @@ const site = computed(() => design.answer?.surface?.site)
 <template>
   <div class="bench-bar">
     <h1>{{ design.answer?.name }}</h1>
-    <span class="hint bench-surface">{{ design.answer?.surface?.name }}<template v-if="design.answer?.area">, {{ design.answer.area }}</template></span>
+    <button type="button" class="plain bench-surface" :title="t('bench.other-hint')" @click="emit('aside', 'other')">{{ design.answer?.surface?.name }}<template v-if="design.answer?.area">, {{ design.answer.area }}</template></button>
     <span class="spring" />
-    <span class="save-word" :class="design.state" role="status">{{ words }} <RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">{{ t('session.in') }}</RouterLink></span>
+    <span class="save-word" :class="design.state" role="status">{{ words }} <button v-if="design.state === 'saved' && !design.typing" type="button" class="plain" :title="t('bench.history')" @click="emit('aside', 'history')">{{ t('elevation.revision', { revision: String(design.revision) }) }}</button><RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">{{ t('session.in') }}</RouterLink></span>
     <template v-if="canEdit">
       <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.undo.undo" :title="labels.all(design.undo.undo)" @click="design.step('undo')">{{ t('bench.undo') }}</button>
       <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.undo.redo" :title="labels.all(design.undo.redo)" @click="design.step('redo')">{{ t('bench.redo') }}</button>

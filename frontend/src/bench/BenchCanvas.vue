@@ -18,7 +18,7 @@ import { useSceneStage } from './useSceneStage'
 import { useView } from './useView'
 
 /** While a round of several scenes plays, its whole plan is drawn and nothing can be handled. */
-const props = defineProps<{ round: Plan | null }>()
+const props = defineProps<{ round: Plan | null; playing: boolean }>()
 const emit = defineEmits<{ play: []; step: [by: number]; drawn: [] }>()
 const { t } = useI18n()
 const design = useDesign()
@@ -93,7 +93,7 @@ function keys(event: KeyboardEvent): void {
         <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :scale="scale" />
         <PanelNames :canvas="canvas" :panels="design.answer?.panels ?? {}" :safe="design.answer?.safe ?? null" :scale="scale" />
         <template v-if="round === null">
-        <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="editable" />
+        <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="editable" :quiet="playing" />
         <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="editable" @start="mullions.start" @nudge="mullions.nudge" />
         <DimensionLines :scale="scale" :drag="mullions.drag.value" />
         </template>

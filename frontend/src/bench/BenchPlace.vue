@@ -4,26 +4,22 @@ import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import type { MediaLine } from '../api/types'
 import ConflictChoice from '../document/ConflictChoice.vue'
-import HistoryList from '../document/HistoryList.vue'
 import { useListening } from '../document/useListening'
 import { useSession } from '../session/session'
 import { useUploads } from '../stock/uploads'
-import PlaceTabs from '../ui/PlaceTabs.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import BenchBar from './BenchBar.vue'
 import BenchCanvas from './BenchCanvas.vue'
+import BenchColumn from './BenchColumn.vue'
 import BesideSheets from './BesideSheets.vue'
+import type { Aside, Face } from './column'
 import { useDesign } from './design'
-import FindingList from './FindingList.vue'
 import { freshEntry, mediaFill } from './fills'
 import GoneNote from './GoneNote.vue'
 import MissingZones from './MissingZones.vue'
 import NewsNote from './NewsNote.vue'
-import OtherSurfaces from './OtherSurfaces.vue'
-import ParticularsPanel from './ParticularsPanel.vue'
 import { carried } from './stockDrag'
-import StockShelf from './StockShelf.vue'
 import TimeRail from './TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
 import { useBeside } from './useBeside'
@@ -38,8 +34,8 @@ const stock = useUploads()
 const session = useSession()
 const error = ref<unknown>(null)
 const canvas = ref<InstanceType<typeof BenchCanvas>>()
-const tabs = ['particulars', 'stock', 'preflight', 'other', 'history'] as const
-const tab = ref<string>('particulars')
+const face = ref<Face>('particulars')
+const aside = ref<Aside | null>(null)
 const playhead = usePlayhead((tMs, running) => draw(tMs, running))
 const round = useRoundPlay(playhead.tMs, playhead.playing)
 const draw = (tMs: number, running: boolean): void => canvas.value?.draw(round.drawn.value ? tMs : running ? tMs : round.inScene.value, running)
@@ -86,9 +82,13 @@ async function openLayout(scene: string, layout: 'own' | 'turned'): Promise<void
 function put(zone: string, media: MediaLine): void {
   const fill = design.documents[zone]?.fill
   design.selected = zone
-  tab.value = 'particulars'
+  face.value = 'particulars'
   if (fill?.kind === 'playlist') void design.send([{ do: 'entry.add', zone, entry: freshEntry(mediaFill(media)), before: null }])
   else void design.setFill(zone, mediaFill(media))
+}
+/** Escape goes back to the face of the column; a field's own Escape stays the field's. */
+function back(event: KeyboardEvent): void {
+  if (!(event.target instanceof HTMLElement && event.target.matches('input, textarea, select'))) aside.value = null
 }
 useUndoKeys((kind) => void design.step(kind))
 useListening(design.listen)
@@ -96,33 +96,23 @@ onMounted(() => void stock.load())
 </script>
 
 <template>
-  <div v-if="design.answer && design.id === id" class="bench with-column">
+  <div v-if="design.answer && design.id === id" class="bench with-column" @keydown.esc="back">
     <section class="bench-work">
-      <BenchBar @open="openLayout" />
+      <BenchBar @open="openLayout" @aside="aside = $event" />
       <NewsNote />
       <GoneNote />
       <RefusalNote :error="design.refusal" />
       <MissingZones />
       <div class="bench-middle" :class="{ split: beside.codes.value.length }">
-        <BenchCanvas ref="canvas" :round="round.drawn.value" @drawn="redraw" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
+        <BenchCanvas ref="canvas" :round="round.drawn.value" :playing="playhead.playing.value" @drawn="redraw" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
         <BesideSheets v-if="beside.codes.value.length" :sheets="beside.sheets.value" :t-ms="playhead.tMs.value" :error="beside.error.value" @away="(code) => beside.toggle([code], false)" />
       </div>
       <div class="bench-foot">
         <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
-        <TitleBlock v-if="canvas" :scale="canvas.scale" :true-size="canvas.trueSize" @fit="canvas.trueSize = false" @true="canvas.trueSize = true" />
+        <TitleBlock v-if="canvas" :scale="canvas.scale" :true-size="canvas.trueSize" @fit="canvas.trueSize = false" @true="canvas.trueSize = true" @aside="aside = $event" />
       </div>
     </section>
-    <aside class="column" :aria-label="t(`bench.${tab}`)">
-      <PlaceTabs v-model="tab" :tabs="tabs" :label="t('bench.particulars')" :words="(one) => t(`bench.${one}`)" panel="bench-panel" :counts="{ preflight: design.allFindings.length }" />
-      <div id="bench-panel" role="tabpanel" :aria-labelledby="`bench-panel-${tab}`" tabindex="0">
-        <p v-if="!session.may('design', design.answer.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
-        <ParticularsPanel v-if="tab === 'particulars'" />
-        <StockShelf v-else-if="tab === 'stock'" @put="put" />
-        <FindingList v-else-if="tab === 'preflight'" @lead="tab = 'particulars'" />
-        <OtherSurfaces v-else-if="tab === 'other'" :codes="beside.codes.value" :t-ms="playhead.tMs.value" @toggle="beside.toggle" />
-        <HistoryList v-else :document="design.id" :revision="design.revision" :zone="design.answer.surface?.zone ?? 'UTC'" />
-      </div>
-    </aside>
+    <BenchColumn v-model:face="face" v-model:aside="aside" :beside="beside.codes.value" :t-ms="playhead.tMs.value" @put="put" @beside="beside.toggle" />
     <div v-if="carried.media" class="carried" :style="{ transform: `translate(${carried.x + 12}px, ${carried.y + 12}px)` }" aria-hidden="true">
       <img v-if="carried.media.state === 'ready'" :src="`/media/${carried.media.sha256}/thumbnail`" alt="" />{{ carried.media.name }}
     </div>

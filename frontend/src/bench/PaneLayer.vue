@@ -9,7 +9,8 @@ import { snapTo } from './snap'
 import { useMerge } from './useMerge'
 import { carried } from './stockDrag'
 
-const props = defineProps<{ scale: number; dragging: boolean; editable: boolean }>()
+/** `quiet` while the canvas plays: letters and sizes step back. */
+const props = defineProps<{ scale: number; dragging: boolean; editable: boolean; quiet: boolean }>()
 const { t } = useI18n()
 const design = useDesign()
 /** Where a split would go: the pane, the axis, and the canvas px under the pointer. */
@@ -70,14 +71,14 @@ const severity = (zone: string): string => {
 </script>
 
 <template>
-  <div class="pane-layer" :class="{ carrying: carried.media }">
+  <div class="pane-layer" :class="{ carrying: carried.media, quiet: quiet || design.typing }">
     <div v-for="plan in design.plans" :key="plan.id" class="pane" :class="[{ chosen: plan.id === design.selected, over: carried.over === plan.id, empty: plan.items[0]?.kind === 'standby' }, severity(plan.id)]"
       :style="box(plan)" :data-pane="plan.id" @pointermove="hover(plan, $event)" @pointerleave="pointer = null">
       <button type="button" class="pane-face" :aria-pressed="plan.id === design.selected"
         :aria-label="t('bench.zone', { letter: plan.letter, size: pixels(plan.rect[2], plan.rect[3]), fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) })"
         @click="design.selected = plan.id" @keydown="keys(plan, $event)" />
       <span class="pane-label" aria-hidden="true"><b>{{ plan.letter }}</b><span v-if="plan.id === design.selected && plan.rect[2] * scale > 90" class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}</span></span>
-      <template v-if="editable && plan.id === design.selected && !dragging">
+      <template v-if="editable && !dragging && (plan.id === design.selected || plan.id === pointer?.zone)">
         <button type="button" tabindex="-1" class="edge-handle along-top" :aria-label="t('bench.split-columns', { letter: plan.letter })" @pointermove="aim(plan, 'x', $event)" @pointerleave="guide = null" @click="cut" />
         <button type="button" tabindex="-1" class="edge-handle along-left" :aria-label="t('bench.split-rows', { letter: plan.letter })" @pointermove="aim(plan, 'y', $event)" @pointerleave="guide = null" @click="cut" />
       </template>

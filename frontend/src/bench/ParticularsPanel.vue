@@ -6,6 +6,7 @@ import { useSession } from '../session/session'
 import FindingMark from '../ui/FindingMark.vue'
 import { pixels, ratioText } from '../ui/format'
 import { useDesign } from './design'
+import EmptyHelp from './EmptyHelp.vue'
 import FillEditor from './FillEditor.vue'
 import { freshFill } from './fills'
 import { partAlong } from './parts'
@@ -13,6 +14,7 @@ import SizeField from './SizeField.vue'
 import { useMerge } from './useMerge'
 import WallSpan from './WallSpan.vue'
 
+const emit = defineEmits<{ stock: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
@@ -41,9 +43,8 @@ function gutter(event: Event): void {
   const value = Number((event.target as HTMLInputElement).value)
   if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
 }
-function kind(event: Event): void {
-  if (!design.selected || !design.document) return
-  void design.setFill(design.selected, freshFill((event.target as HTMLSelectElement).value as Fill['kind'], design.document.fill))
+function kind(wanted: Fill['kind']): void {
+  if (design.selected && design.document) void design.setFill(design.selected, freshFill(wanted, design.document.fill))
 }
 const setFill = (fill: Fill, target: string): void => void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
 </script>
@@ -54,6 +55,7 @@ const setFill = (fill: Fill, target: string): void => void (design.selected && d
     <h2><span class="letter">{{ design.zone.letter }}</span> {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}</h2>
     <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
     <ul v-if="found.length" class="findings short"><li v-for="(finding, index) in found" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+    <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
     <div class="field-row">
       <SizeField v-for="axis in axes" :key="axis" :label="t(axis === 'x' ? 'bench.width' : 'bench.height')" :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null" :px="design.zone.rect[axis === 'x' ? 2 : 3]" :refusal="design.refusal" @set="size(axis, $event)" />
       <label v-if="own">{{ t('bench.gutter') }}<input class="form-control form-control-sm measure" inputmode="numeric" :value="own.gutter" @change="gutter" /></label>
@@ -64,7 +66,7 @@ const setFill = (fill: Fill, target: string): void => void (design.selected && d
       <span>{{ t('bench.merge-into') }}</span>
       <button v-for="neighbour in own.neighbours" :key="neighbour.part" type="button" class="btn btn-sm btn-outline-dark" @click="design.selected && merge(design.selected, neighbour.part)">{{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}</button>
     </div>
-    <label>{{ t('bench.fill') }}<select class="form-select form-select-sm" :value="design.document.fill.kind" @change="kind">
+    <label>{{ t('bench.fill') }}<select class="form-select form-select-sm" :value="design.document.fill.kind" @change="kind(($event.target as HTMLSelectElement).value as Fill['kind'])">
       <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">{{ t(`fill.${one}`) }}</option>
     </select></label>
     <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />

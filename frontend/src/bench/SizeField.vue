@@ -10,26 +10,23 @@ const emit = defineEmits<{ set: [size: string] }>()
 const { t } = useI18n()
 const typed = ref('')
 const asked = ref(false)
-/** Shares are written by their px where nothing else was meant: the core keeps them equal. */
 const written = computed(() => (props.part ? props.part.size : `${props.px}px`))
-const shown = computed(() => (written.value.endsWith('fr') ? String(props.px) : written.value))
-watch(shown, (value) => {
+watch(written, (value) => {
   typed.value = value
   asked.value = false
 }, { immediate: true })
 const refused = computed(() => (asked.value && props.refusal instanceof ProblemError && props.refusal.problem.path.endsWith('/size') ? props.refusal.problem : null))
 
-/** Typing the very px that are shown pins them. */
-function commit(enter: boolean): void {
+function commit(): void {
   const text = typed.value.replace(/\s+/g, '')
-  if (!props.part || text === '' || (!enter && text === shown.value)) return
+  if (!props.part || text === '' || text === written.value) return
   const size = /^\d+$/.test(text) ? `${text}px` : text
   if (size === written.value) return
   asked.value = true
   emit('set', size)
 }
 function reset(): void {
-  typed.value = shown.value
+  typed.value = written.value
   asked.value = false
 }
 </script>
@@ -37,8 +34,8 @@ function reset(): void {
 <template>
   <label :class="{ invalid: refused }">
     {{ label }}
-    <input v-model="typed" class="form-control form-control-sm measure" :class="{ 'is-invalid': refused }" :disabled="!part" :title="part ? '' : t('bench.whole')" :aria-invalid="!!refused" @change="commit(false)" @keydown.enter.prevent="commit(true)" @keydown.esc="reset" />
+    <input v-model="typed" class="form-control form-control-sm measure" :class="{ 'is-invalid': refused }" :disabled="!part" :title="part ? '' : t('bench.whole')" :aria-invalid="!!refused" @change="commit" @keydown.enter.prevent="commit" @keydown.esc="reset" />
     <span v-if="refused" class="refusal" role="alert">{{ refused.title }} {{ refused.mend }}</span>
-    <span v-else-if="!written.endsWith('px')" class="hint measure">{{ t('bench.resolved', { size: written, px: String(px) }) }}</span>
+    <span v-else-if="!written.endsWith('px')" class="hint measure">{{ t('bench.resolved', { px: String(px) }) }}</span>
   </label>
 </template>

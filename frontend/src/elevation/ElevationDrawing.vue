@@ -6,7 +6,7 @@ import ElevationWall from './ElevationWall.vue'
 import { useArrange } from './useArrange'
 import { useElevationView } from './useElevationView'
 
-const props = defineProps<{ surfaces: SurfaceLine[]; chosen: string | null; arranging: boolean }>()
+const props = defineProps<{ surfaces: SurfaceLine[]; chosen: string | null; arranging: boolean; nowMs: number }>()
 const emit = defineEmits<{ choose: [code: string]; place: [one: SurfaceLine, leftMm: number, floorMm: number] }>()
 const { t } = useI18n()
 const root = ref<HTMLElement>()
@@ -44,7 +44,7 @@ function keys(event: KeyboardEvent): void {
 <template>
   <div ref="root" class="elevation-drawing" :class="{ arranging }" role="application" :aria-label="t('elevation.wall')" tabindex="0" @wheel.prevent="wheel" @pointerdown="start($event, null)" @keydown="keys">
     <div v-if="ready" class="elevation-wall" :style="{ transform: `translate(${view.x}px, ${view.floor}px)` }">
-      <ElevationWall :surfaces="surfaces" :chosen="chosen" :scale="view.scale" :drag="drag" :person-mm="personMm" :top-mm="extent.top" @choose="emit('choose', $event)" @press="(event, one) => start(event, one)" />
+      <ElevationWall :surfaces="surfaces" :chosen="chosen" :scale="view.scale" :drag="drag" :person-mm="personMm" :top-mm="extent.top" :now-ms="nowMs" @choose="emit('choose', $event)" @press="(event, one) => start(event, one)" />
     </div>
     <div v-if="ready" class="zoom-bar" @pointerdown.stop>
       <span class="measure" aria-hidden="true">1 : {{ Math.round(1 / (view.scale * 0.2646)) }}</span>

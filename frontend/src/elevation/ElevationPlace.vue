@@ -52,7 +52,7 @@ useUndoKeys((kind) => whole.value && void surfaces.step(kind))
           <RouterLink class="btn btn-sm btn-primary" :to="{ name: 'new-surface' }">{{ t('surface.new') }}</RouterLink>
         </template>
       </div>
-      <ElevationDrawing v-if="surfaces.elevation" :surfaces="all" :chosen="code" :arranging="arranging" @choose="choose" @place="place" />
+      <ElevationDrawing v-if="surfaces.elevation" :surfaces="all" :chosen="code" :arranging="arranging" :now-ms="surfaces.elevation.now_ms" @choose="choose" @place="place" />
     </section>
     <aside class="column" :aria-label="t('bench.particulars')">
       <RefusalNote :error="unclaimed" />

@@ -7,7 +7,7 @@ import { placeLabels } from './labels'
 import SurfaceStill from './SurfaceStill.vue'
 
 /** The wall with everything that hangs on it, the floor and the person. Panning moves it as a whole and draws nothing anew. */
-const props = defineProps<{ surfaces: SurfaceLine[]; chosen: string | null; scale: number; drag: { code: string; left: number; floor: number } | null; personMm: number; topMm: number }>()
+const props = defineProps<{ surfaces: SurfaceLine[]; chosen: string | null; scale: number; drag: { code: string; left: number; floor: number } | null; personMm: number; topMm: number; nowMs: number }>()
 const emit = defineEmits<{ choose: [code: string]; press: [event: PointerEvent, one: SurfaceLine] }>()
 const { t } = useI18n()
 
@@ -27,13 +27,13 @@ const names = computed(() => placeLabels(
 ))
 /** A name that found no room beside its surface is joined to it by a line of so many px. */
 const leader = (one: SurfaceLine, index: number): number => Math.max(0, names.value[index]!.y + at(one).floor * props.scale - 8)
-const name = (one: SurfaceLine): string => t('elevation.face', { name: one.name, width: String(one.canvas[0]), height: String(one.canvas[1]), orientation: t(`elevation.${one.orientation}`), left: metres(one.left_mm), floor: metres(one.floor_mm) })
+const name = (one: SurfaceLine): string => t('elevation.face', { name: one.name, width: String(one.canvas[0]), height: String(one.canvas[1]), orientation: t(`elevation.${one.orientation}`), left: metres(one.left_mm), floor: metres(one.floor_mm) }) + (one.draft ? t('elevation.newer', { name: one.draft.name }) : '')
 const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000) }, (_, metre) => metre + 1))
 </script>
 
 <template>
   <div v-for="one in surfaces" :key="one.code" class="surface" :class="{ chosen: one.code === chosen, moving: drag?.code === one.code }" :style="box(one)">
-    <SurfaceStill :surface="one" :width="(one.face_um[0] / 1000) * scale" :height="(one.face_um[1] / 1000) * scale" :moving="one.code === chosen" />
+    <SurfaceStill :surface="one" :width="(one.face_um[0] / 1000) * scale" :height="(one.face_um[1] / 1000) * scale" :moving="one.code === chosen" :now-ms="nowMs" />
     <button type="button" class="surface-face" :data-surface="one.code" :aria-label="name(one)" :aria-pressed="one.code === chosen" @click="emit('choose', one.code)" @pointerdown.stop="emit('press', $event, one)" />
   </div>
   <p v-for="(one, index) in surfaces" :key="`${one.code}-name`" class="surface-name" :style="{ left: `${names[index]!.x}px`, top: `${names[index]!.y}px`, '--leader': `${leader(one, index)}px` }" aria-hidden="true">{{ one.name }}<br /><span class="measure">{{ facts(one) }}</span></p>

@@ -80,7 +80,7 @@ async function archive(sure: boolean): Promise<void> {
   <p v-if="!surface.designs.length" class="hint">{{ t('elevation.no-design') }}</p>
   <ul class="lines">
     <li v-for="design in surface.designs" :key="design.id">
-      <RouterLink class="line" :to="{ name: 'bench', params: { design: design.id } }"><span>{{ design.name }}<template v-if="design.area">, {{ design.area }}</template></span><span class="hint">{{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}</span></RouterLink>
+      <RouterLink class="line stacked" :to="{ name: 'bench', params: { design: design.id } }"><span>{{ design.name }}<template v-if="design.area">, {{ design.area }}</template></span><span class="hint">{{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}<template v-if="surface.draft?.id === design.id"> · {{ t('elevation.draft') }}</template></span></RouterLink>
     </li>
   </ul>
   <form v-if="session.may('design')" class="new-design" @submit.prevent="make">

@@ -5,10 +5,14 @@ import type { SurfaceLine } from '../api/surfaces'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
 import type { Plan, ZonePlan } from '../plan/types'
+import { asPlan, type PlanOne } from '../plan/older'
 import SeamLines from '../ui/SeamLines.vue'
 
-/** The surface's latest design: a still in true ratio, moving while the surface is looked at; seams hatched on top. */
-const props = defineProps<{ surface: SurfaceLine; width: number; height: number; moving: boolean }>()
+/**
+ * What the surface should show now by what it was handed: a still in true ratio, moving while the surface is looked at; seams hatched
+ * on top, a corner folded over where a newer draft exists. Never a draft by itself.
+ */
+const props = defineProps<{ surface: SurfaceLine; width: number; height: number; moving: boolean; nowMs: number }>()
 const stage = useTemplateRef<HTMLElement>('stage')
 const empty = ref(true)
 let plan: Plan | null = null
@@ -17,10 +21,10 @@ let frame = 0
 let began = 0
 
 async function show(): Promise<void> {
-  const design = props.surface.designs[0]
-  if (!design || !stage.value) return
+  const handed = props.surface.handed
+  if (!handed || !stage.value) return
   try {
-    plan = (await call<{ plan: Plan }>('GET', `/api/designs/${design.id}/plan?surface=${props.surface.code}`)).plan
+    plan = asPlan((await call<{ plan: Plan | PlanOne }>('GET', `/api/releases/${handed.release}/plan`)).plan)
     await Promise.all(plan.fonts.map(loadFace)).catch(() => undefined)
     draw()
     empty.value = false
@@ -41,16 +45,20 @@ function draw(): void {
   renderer = new Stage(stage.value, (sha256) => `/media/${sha256}/${moving ? 'original' : 'thumbnail'}`)
   renderer.show({ ...plan, scenes: Object.fromEntries(Object.entries(plan.scenes).map(([id, scene]) => [id, { ...scene, zones: scene.zones.map((zone) => still(zone, moving)) }])) })
   began = performance.now()
-  renderer.at(0, plan.from_ms, moving)
+  at(began)
   if (moving) frame = requestAnimationFrame(step)
 }
+/** The round goes on from when it was handed over, as on the player. */
+function at(now: number): void {
+  const nowMs = props.nowMs + now - began
+  renderer?.at(Math.max(0, nowMs - (props.surface.handed?.start_ms ?? nowMs)), nowMs, props.moving)
+}
 function step(now: number): void {
-  if (!plan || !renderer) return
-  renderer.at(now - began, plan.from_ms + now - began, true)
+  at(now)
   frame = requestAnimationFrame(step)
 }
 watch(() => props.moving, draw)
-watch(() => [props.surface.designs[0]?.id, props.surface.designs[0]?.revision, JSON.stringify(props.surface.shape)], () => void show())
+watch(() => props.surface.handed?.release, () => void show())
 onMounted(show)
 onUnmounted(() => cancelAnimationFrame(frame))
 const TOP: Record<number, string> = { 90: 'right', 180: 'bottom', 270: 'left' }
@@ -60,6 +68,7 @@ const TOP: Record<number, string> = { 90: 'right', 180: 'bottom', 270: 'left' }
   <span class="still" :class="{ empty }" aria-hidden="true">
     <span ref="stage" class="still-stage" :style="{ transform: `scale(${width / surface.canvas[0]}, ${height / surface.canvas[1]})` }" />
     <SeamLines :canvas="surface.canvas" :seams="surface.seams" :scale="width / surface.canvas[0]" />
+    <span v-if="surface.draft" class="fold" />
     <span v-if="surface.panels.length === 1 && surface.panels[0]?.rotation" class="own-top" :class="TOP[surface.panels[0].rotation]" />
   </span>
 </template>

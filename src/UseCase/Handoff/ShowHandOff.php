@@ -8,9 +8,11 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
+use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Player\PlayerStates;
+use UpperPane\Core\Site\Right;
 
 /** Per player of a site: what it should show, what it says it shows, what is saved but not released, and what it could be given. */
 final readonly class ShowHandOff
@@ -36,5 +38,14 @@ final readonly class ShowHandOff
         [$loaded] = $this->desks->open($id, $person);
 
         return ['revision' => $loaded->revision, 'releases' => array_map(PlayerStates::release(...), $this->releases->ofDesign($id))];
+    }
+
+    /** @return array{plan: array<string, mixed>} as it was sealed */
+    public function plan(int $id, Person $person): array
+    {
+        $release = $this->releases->byId($id) ?? throw Absent::named('release');
+        $this->gate->demand($person, Right::See, $release->surface->site);
+
+        return ['plan' => $release->plan];
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Site;
 
+use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
@@ -17,7 +18,7 @@ use UpperPane\Core\Site\SurfaceSheet;
 /** The site's surfaces to scale, with their designs and players; what was archived, and what cannot be read, by name. */
 final readonly class ShowElevation
 {
-    public function __construct(private Documents $documents, private Surfaces $surfaces, private ShowSurface $show, private Gate $gate)
+    public function __construct(private Documents $documents, private Surfaces $surfaces, private ShowSurface $show, private ShiftedClock $clock, private Gate $gate)
     {
     }
 
@@ -44,6 +45,7 @@ final readonly class ShowElevation
 
         return [
             'site' => ['slug' => $site->slug, 'name' => $site->name, 'address' => $site->address, 'zone' => $site->timeZone],
+            'now_ms' => $this->clock->nowMs(),
             'surfaces' => $there,
             'archived' => $archived,
             'unreadable' => $unreadable,

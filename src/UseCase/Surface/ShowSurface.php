@@ -7,6 +7,7 @@ namespace UpperPane\App\UseCase\Surface;
 use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
@@ -47,12 +48,17 @@ final readonly class ShowSurface
     /** @return array<string, mixed> what the Elevation draws */
     public function line(SurfaceRow $row, int $revision, SurfaceSheet $sheet): array
     {
+        $designs = $this->surfaces->designs($row);
+        $order = $this->players->orderOf($row);
+
         return [
             'code' => $row->code, 'document' => $row->document, 'revision' => $revision,
             'designs' => array_map(static fn (DocumentRow $design) => [
                 'id' => $design->id, 'name' => $design->name, 'area' => $design->area, 'revision' => $design->revision,
                 'changed_at' => $design->changedAt->format(\DATE_ATOM), 'changed_by' => $design->changedBy?->name,
-            ], $this->surfaces->designs($row)),
+            ], $designs),
+            'handed' => $order === null ? null : ['release' => $order->release->id, 'start_ms' => $order->startMs],
+            'draft' => self::draft($designs, $order?->release),
             'feeding' => array_map(fn (Player $player) => [
                 'code' => $player->code, 'outputs' => $sheet->players[$player->code] ?? 1,
             ] + $this->states->brief($player), $this->players->feeding($row)),
@@ -83,5 +89,27 @@ final readonly class ShowSurface
             ...array_map(static fn (DocumentRow $design) => ['what' => 'design', 'name' => $design->name], $this->surfaces->designs($row)),
             ...array_map(static fn (Player $player) => ['what' => 'player', 'name' => $player->code], array_values($players)),
         ];
+    }
+
+    /**
+     * @param list<DocumentRow> $designs the latest changed first
+     *
+     * @return ?array{id: string, name: string, revision: int} a design with work in it that was changed after what is shown was released
+     */
+    private static function draft(array $designs, ?Release $shown): ?array
+    {
+        foreach ($designs as $design) {
+            $newer = match (true) {
+                $design->revision === 0 => false,
+                $shown === null => true,
+                $shown->design->id === $design->id => $design->revision > $shown->revision,
+                default => $design->changedAt > $shown->at,
+            };
+            if ($newer) {
+                return ['id' => $design->id, 'name' => $design->name, 'revision' => $design->revision];
+            }
+        }
+
+        return null;
     }
 }

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { nextTick, useTemplateRef, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { MediaLine } from '../api/types'
+import HistoryList from '../document/HistoryList.vue'
+import { useSession } from '../session/session'
+import PlaceTabs from '../ui/PlaceTabs.vue'
+import type { Aside, Face } from './column'
+import { useDesign } from './design'
+import FindingList from './FindingList.vue'
+import OtherSurfaces from './OtherSurfaces.vue'
+import ParticularsPanel from './ParticularsPanel.vue'
+import StockShelf from './StockShelf.vue'
+
+/** The column beside the canvas: its faces, and over them what was opened from where it is read, until Escape. */
+defineProps<{ beside: string[]; tMs: number }>()
+const emit = defineEmits<{ put: [zone: string, media: MediaLine]; beside: [codes: string[], on: boolean] }>()
+const face = defineModel<Face>('face', { required: true })
+const aside = defineModel<Aside | null>('aside', { required: true })
+const { t } = useI18n()
+const design = useDesign()
+const session = useSession()
+const faces = ['particulars', 'stock'] as const
+const head = useTemplateRef<HTMLElement>('head')
+let opener: Element | null = null
+
+/** The focus goes along: to what was opened, and back to where it was opened from. */
+watch(aside, async (opened, before) => {
+  if (opened && !before) opener = document.activeElement
+  await nextTick()
+  if (opened) head.value?.focus()
+  else if (opener instanceof HTMLElement && opener.isConnected) opener.focus()
+})
+</script>
+
+<template>
+  <aside class="column" :aria-label="t(`bench.${aside ?? face}`)">
+    <div v-if="aside" class="aside-head">
+      <h2 ref="head" tabindex="-1">{{ t(`bench.${aside}`) }}</h2>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="aside = null">{{ t('bench.back') }} <kbd>Esc</kbd></button>
+    </div>
+    <PlaceTabs v-else v-model="face" :tabs="faces" :label="t('bench.particulars')" :words="(one) => t(`bench.${one}`)" panel="bench-panel" />
+    <div id="bench-panel" :role="aside ? 'region' : 'tabpanel'" :aria-label="aside ? t(`bench.${aside}`) : undefined" :aria-labelledby="aside ? undefined : `bench-panel-${face}`" tabindex="0">
+      <p v-if="!session.may('design', design.answer?.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
+      <FindingList v-if="aside === 'preflight'" @lead="aside = null; face = 'particulars'" />
+      <OtherSurfaces v-else-if="aside === 'other'" :codes="beside" :t-ms="tMs" @toggle="(codes, on) => emit('beside', codes, on)" />
+      <HistoryList v-else-if="aside === 'history'" :document="design.id" :revision="design.revision" :zone="design.answer?.surface?.zone ?? 'UTC'" />
+      <ParticularsPanel v-else-if="face === 'particulars'" @stock="face = 'stock'" />
+      <StockShelf v-else @put="(zone, media) => emit('put', zone, media)" />
+    </div>
+  </aside>
+</template>

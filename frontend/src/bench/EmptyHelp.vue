@@ -1,0 +1,30 @@
+<script setup lang="ts">
+import { useI18n } from 'vue-i18n'
+import type { Fill } from '../api/types'
+import { useDesign } from './design'
+import { halvesOf } from './parts'
+
+/** An empty pane says what can be done with it. */
+const props = defineProps<{ zone: string }>()
+const emit = defineEmits<{ fill: [kind: Fill['kind']]; stock: [] }>()
+const { t } = useI18n()
+const design = useDesign()
+const kinds = ['text', 'clock', 'colour', 'playlist'] as const
+const split = (axis: 'x' | 'y'): void => void design.split(props.zone, axis, halvesOf(design.bench, props.zone)[axis].at)
+</script>
+
+<template>
+  <div class="empty-help">
+    <h3>{{ t('empty.fill') }}</h3>
+    <div class="button-row">
+      <button type="button" class="btn btn-sm btn-primary" @click="emit('stock')">{{ t('empty.stock') }}</button>
+      <button v-for="kind in kinds" :key="kind" type="button" class="btn btn-sm btn-outline-dark" @click="emit('fill', kind)">{{ t(`fill.${kind}`) }}</button>
+    </div>
+    <h3>{{ t('empty.split') }}</h3>
+    <div class="button-row">
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('x')">{{ t('empty.columns') }} <kbd>|</kbd></button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('y')">{{ t('empty.rows') }} <kbd>-</kbd></button>
+    </div>
+    <p class="hint">{{ t('empty.hint') }}</p>
+  </div>
+</template>
