@@ -11,6 +11,7 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
 use Symfony\Component\Uid\Uuid;
+use UpperPane\App\Adapter\DemoPeople;
 use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
@@ -43,6 +44,7 @@ final class DemoCommand extends Command
         private readonly Documents $documents,
         private readonly MakeRelease $release,
         private readonly HandOver $handOver,
+        private readonly DemoPeople $demoPeople,
         private readonly string $varDir,
     ) {
         parent::__construct();
@@ -67,6 +69,11 @@ final class DemoCommand extends Command
             $design['release'] && $this->handOff($design['surface'], $design['id'], $designer);
             $output->writeln($design['name']);
         }
+
+        $this->demoPeople->write(array_map(
+            static fn (string $role) => ['name' => Harrowmere::PEOPLE[$role][0], 'email' => Harrowmere::PEOPLE[$role][1], 'role' => $role, 'password' => Harrowmere::PASSWORD],
+            array_keys(Harrowmere::PEOPLE),
+        ));
 
         return Command::SUCCESS;
     }

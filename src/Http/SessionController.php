@@ -9,6 +9,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
+use UpperPane\App\Adapter\DemoPeople;
 use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Sites;
@@ -27,9 +28,9 @@ final class SessionController
 
     /** Open to all, so that a page can ask who is signed in without being refused. */
     #[Route('/api/me', 'me', methods: ['GET'])]
-    public function me(Request $request, #[CurrentUser] ?Person $person, Sites $sites): JsonResponse
+    public function me(Request $request, #[CurrentUser] ?Person $person, Sites $sites, DemoPeople $demo): JsonResponse
     {
-        return new JsonResponse(['person' => $person === null ? null : [
+        return new JsonResponse(($person === null ? ['demo' => $demo->all()] : []) + ['person' => $person === null ? null : [
             'name' => $person->name, 'email' => $person->email, 'role' => $person->role->value,
             'sites' => array_map(static fn (Access $access) => [
                 'slug' => $access->site->slug, 'name' => $access->site->name, 'zone' => $access->site->timeZone, 'role' => $access->role->value,

@@ -230,3 +230,4 @@ export interface SiteLine { slug: string; name: string; zone: string; role: Role
 export interface Me { name: string; email: string; role: Role; sites: SiteLine[]; csrf: string }
 export interface FontLine { family: string; weight: number; file: string }
 export type Command = { do: string } & Record<string, unknown>
+export interface DemoPerson { name: string; email: string; role: Role; password: string }

@@ -5,6 +5,7 @@ import type { MediaLine } from '../api/types'
 import HistoryList from '../document/HistoryList.vue'
 import { useSession } from '../session/session'
 import PlaceTabs from '../ui/PlaceTabs.vue'
+import ThingColumn from '../ui/ThingColumn.vue'
 import type { Aside, Face } from './column'
 import { useDesign } from './design'
 import FindingList from './FindingList.vue'
@@ -34,7 +35,7 @@ watch(aside, async (opened, before) => {
 </script>
 
 <template>
-  <aside class="column" :aria-label="t(`bench.${aside ?? face}`)">
+  <ThingColumn :label="t(`bench.${aside ?? face}`)" :about="aside">
     <div v-if="aside" class="aside-head">
       <h2 ref="head" tabindex="-1">{{ t(`bench.${aside}`) }}</h2>
       <button type="button" class="btn btn-sm btn-outline-dark" @click="aside = null">{{ t('bench.back') }} <kbd>Esc</kbd></button>
@@ -48,5 +49,5 @@ watch(aside, async (opened, before) => {
       <ParticularsPanel v-else-if="face === 'particulars'" @stock="face = 'stock'" />
       <StockShelf v-else @put="(zone, media) => emit('put', zone, media)" />
     </div>
-  </aside>
+  </ThingColumn>
 </template>

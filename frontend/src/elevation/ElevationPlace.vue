@@ -10,6 +10,7 @@ import { provideRefusal } from '../surface/refusal'
 import { useSurfaces } from '../surface/surfaces'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import RefusalNote from '../ui/RefusalNote.vue'
+import ThingColumn from '../ui/ThingColumn.vue'
 import ElevationDrawing from './ElevationDrawing.vue'
 import SurfaceColumn from './SurfaceColumn.vue'
 import SurfaceList from './SurfaceList.vue'
@@ -54,11 +55,11 @@ useUndoKeys((kind) => whole.value && void surfaces.step(kind))
       </div>
       <ElevationDrawing v-if="surfaces.elevation" :surfaces="all" :chosen="code" :arranging="arranging" :now-ms="surfaces.elevation.now_ms" @choose="choose" @place="place" />
     </section>
-    <aside class="column" :aria-label="t('bench.particulars')">
+    <ThingColumn :label="whole?.name ?? t('elevation.surfaces')" :about="code">
       <RefusalNote :error="unclaimed" />
       <SurfaceColumn v-if="whole && surfaces.elevation" :key="whole.code" :surface="whole" :zone="surfaces.elevation.site.zone" @leave="choose(null)" />
       <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" />
-    </aside>
+    </ThingColumn>
     <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>
 </template>

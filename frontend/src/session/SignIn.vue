@@ -14,11 +14,11 @@ const password = ref('')
 const error = ref<unknown>(null)
 const busy = ref(false)
 
-async function submit(): Promise<void> {
+async function signIn(as: { email: string; password: string }): Promise<void> {
   busy.value = true
   error.value = null
   try {
-    await session.signIn(email.value, password.value)
+    await session.signIn(as.email, as.password)
     await router.push(typeof route.query['to'] === 'string' ? route.query['to'] : '/elevation')
   } catch (refused) {
     error.value = refused
@@ -29,7 +29,7 @@ async function submit(): Promise<void> {
 </script>
 
 <template>
-  <form class="sign-in sheet" @submit.prevent="submit">
+  <form class="sign-in sheet" @submit.prevent="signIn({ email, password })">
     <h1><img src="/mark.svg" alt="" width="34" height="34" /> Upper Pane</h1>
     <p class="hint">{{ t('session.hello') }}</p>
     <label for="email">{{ t('session.email') }}</label>
@@ -38,5 +38,11 @@ async function submit(): Promise<void> {
     <input id="password" v-model="password" class="form-control" type="password" autocomplete="current-password" required />
     <RefusalNote :error="error" />
     <button class="btn btn-primary" type="submit" :disabled="busy">{{ t('session.in') }}</button>
+    <template v-if="session.demo.length">
+      <h2>{{ t('session.demo') }}</h2>
+      <ul class="lines">
+        <li v-for="person in session.demo" :key="person.email"><button type="button" class="line" :disabled="busy" @click="signIn(person)"><span>{{ person.name }}</span><span class="hint">{{ t(`role.${person.role}`) }}</span></button></li>
+      </ul>
+    </template>
   </form>
 </template>

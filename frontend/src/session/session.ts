@@ -1,11 +1,13 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
 import { call, useCsrf } from '../api/client'
-import type { Me, Right, SiteLine } from '../api/types'
+import type { DemoPerson, Me, Right, SiteLine } from '../api/types'
 
 /** Who is signed in on this page, and at which site they are. What they may do was said by the server. */
 export const useSession = defineStore('session', () => {
   const me = ref<Me | null>(null)
+  /** Whom the demo lets in with one click; nobody elsewhere. */
+  const demo = ref<DemoPerson[]>([])
   const asked = ref(false)
   /** The slug in the address. */
   const at = ref('')
@@ -15,7 +17,9 @@ export const useSession = defineStore('session', () => {
   async function load(): Promise<void> {
     if (asked.value) return
     try {
-      me.value = (await call<{ person: Me | null }>('GET', '/api/me')).person
+      const answer = await call<{ person: Me | null; demo?: DemoPerson[] }>('GET', '/api/me')
+      me.value = answer.person
+      demo.value = answer.demo ?? []
       useCsrf(me.value?.csrf ?? '')
       asked.value = true
     } catch {
@@ -32,6 +36,7 @@ export const useSession = defineStore('session', () => {
   async function signOut(): Promise<void> {
     await call('DELETE', '/api/session')
     me.value = null
+    asked.value = false
   }
 
   /** May they do this at a site; at the one in the address when none is named. */
@@ -40,5 +45,5 @@ export const useSession = defineStore('session', () => {
     return where?.rights.includes(right) ?? false
   }
 
-  return { me, at, site, slug, load, signIn, signOut, may }
+  return { me, demo, at, site, slug, load, signIn, signOut, may }
 })

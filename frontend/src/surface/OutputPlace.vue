@@ -9,6 +9,7 @@ import { useSession } from '../session/session'
 import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
+import ThingColumn from '../ui/ThingColumn.vue'
 import ConflictChoice from '../document/ConflictChoice.vue'
 import { useLabels } from '../document/labels'
 import { useListening } from '../document/useListening'
@@ -101,7 +102,7 @@ function words(panel: ResolvedPanel): string[] {
         </figure>
       </div>
     </section>
-    <aside class="column" :aria-label="t('outputs.title')">
+    <ThingColumn :label="t('outputs.title')">
       <RefusalNote :error="unclaimed" />
       <ul class="findings short" :aria-label="t('bench.preflight')"><li v-for="(finding, index) in surface.wiring.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
       <p v-if="!surface.wiring.findings.length" class="hint">{{ t('outputs.clear') }}</p>
@@ -124,7 +125,7 @@ function words(panel: ResolvedPanel): string[] {
         </template>
         <PlayerOutputs :surface="surface" />
       </template>
-    </aside>
+    </ThingColumn>
     <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>
   <div v-else class="empty-place"><RefusalNote :error="error" /><p role="status">{{ t('loading') }}</p></div>

@@ -37,6 +37,9 @@ onUnmounted(() => removeEventListener('keydown', help))
     <nav :aria-label="t('lintel.places')">
       <RouterLink v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</RouterLink>
     </nav>
+    <BDropdown variant="link" class="places" :text="t('lintel.places')" toggle-class="person">
+      <BDropdownItem v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</BDropdownItem>
+    </BDropdown>
     <span v-if="uploads.active.length" class="progress-word" role="status">{{ t('stock.sending', { count: uploads.active.length, percent: String(uploads.percent) }) }}</span>
     <span class="spring" />
     <button class="plain" type="button" :aria-label="t('lintel.keys')" @click="keys = true">?</button>
