@@ -9,6 +9,7 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Problem\Problem;
 use UpperPane\App\UseCase\Player\PairPlayer;
 use UpperPane\App\UseCase\Player\TakeProof;
 use UpperPane\App\UseCase\Surface\Wire;

@@ -12,6 +12,7 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use UpperPane\App\Problem\Problem;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Forbidden;

@@ -9,12 +9,10 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use UpperPane\App\Adapter\DemoPeople;
-use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Repository\Sites;
+use UpperPane\App\Problem\Problem;
 use UpperPane\App\Security\PasswordAuthenticator;
-use UpperPane\Core\Site\Right;
+use UpperPane\App\UseCase\Session\ShowMe;
 
 /** Who is signed in. Signing in itself is done by {@see PasswordAuthenticator}. */
 final class SessionController
@@ -28,16 +26,9 @@ final class SessionController
 
     /** Open to all, so that a page can ask who is signed in without being refused. */
     #[Route('/api/me', 'me', methods: ['GET'])]
-    public function me(Request $request, #[CurrentUser] ?Person $person, Sites $sites, DemoPeople $demo): JsonResponse
+    public function me(Request $request, #[CurrentUser] ?Person $person, ShowMe $show): JsonResponse
     {
-        return new JsonResponse(($person === null ? ['demo' => $demo->all()] : []) + ['person' => $person === null ? null : [
-            'name' => $person->name, 'email' => $person->email, 'role' => $person->role->value,
-            'sites' => array_map(static fn (Access $access) => [
-                'slug' => $access->site->slug, 'name' => $access->site->name, 'zone' => $access->site->timeZone, 'role' => $access->role->value,
-                'rights' => array_map(static fn (Right $right) => $right->value, $access->role->rights()),
-            ], $sites->of($person)),
-            'csrf' => $request->getSession()->get(PasswordAuthenticator::CSRF),
-        ]]);
+        return new JsonResponse($show($person, (string) $request->getSession()->get(PasswordAuthenticator::CSRF)));
     }
 
     #[Route('/api/session', 'session_end', methods: ['DELETE'])]

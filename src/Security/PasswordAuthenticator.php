@@ -15,7 +15,7 @@ use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\Passport;
 use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPassport;
 use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface;
-use UpperPane\App\Http\Problem;
+use UpperPane\App\Problem\Problem;
 use UpperPane\App\UseCase\Session\SignIn;
 
 /** `POST /api/session` with email and password. Unknown people get the same answer in the same time as a wrong password. */

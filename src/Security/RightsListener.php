@@ -8,7 +8,7 @@ use Symfony\Bundle\SecurityBundle\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Http\Problem;
+use UpperPane\App\Problem\Problem;
 
 /**
  * Every route's rights, from the one table in config/rights.php; a route that is not in it is closed to all. Writes of

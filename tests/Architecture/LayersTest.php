@@ -15,6 +15,18 @@ final class LayersTest
     /** Inside core a folder may use only folders listed before it; Plan, Preflight and Handoff may use all. */
     private const ORDER = ['Base', 'Change', 'Geometry', 'Surface', 'Output', 'Site', 'Layout', 'Picture', 'Text', 'Time', 'Design'];
 
+    /** Of src, what each folder must not use: entities and adapters stand lowest, HTTP on top. */
+    private const NOT_IN_SRC = [
+        'Entity' => ['Adapter', 'Repository', 'Job', 'UseCase', 'Security', 'Problem', 'Http', 'Console'],
+        'Adapter' => ['Repository', 'Job', 'UseCase', 'Security', 'Problem', 'Http', 'Console'],
+        'Repository' => ['Job', 'UseCase', 'Security', 'Problem', 'Http', 'Console'],
+        'Job' => ['UseCase', 'Security', 'Problem', 'Http', 'Console'],
+        'UseCase' => ['Security', 'Problem', 'Http', 'Console'],
+        'Problem' => ['Entity', 'Adapter', 'Repository', 'Job', 'UseCase', 'Security', 'Http', 'Console'],
+        'Security' => ['Repository', 'Job', 'Http', 'Console'],
+        'Http' => ['Repository', 'Job', 'Console'],
+    ];
+
     #[TestRule]
     public function coreKnowsNoFramework(): Rule
     {
@@ -34,6 +46,16 @@ final class LayersTest
             ->shouldNot()->dependOn()
             ->classes(Selector::inNamespace('Doctrine'), Selector::inNamespace('League'))
             ->because('controllers call use cases');
+    }
+
+    /** @return iterable<Rule> */
+    #[TestRule]
+    public function theAppsFoldersUseOnlyThoseBelow(): iterable
+    {
+        foreach (self::NOT_IN_SRC as $folder => $above) {
+            $there = array_map(static fn (string $name) => Selector::inNamespace("UpperPane\\App\\$name"), $above);
+            yield PHPat::rule()->classes(Selector::inNamespace("UpperPane\\App\\$folder"))->shouldNot()->dependOn()->classes(...$there)->because('nothing in src goes in a circle');
+        }
     }
 
     /** @return iterable<Rule> */

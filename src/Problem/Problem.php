@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace UpperPane\App\Http;
+namespace UpperPane\App\Problem;
 
 use Symfony\Component\HttpFoundation\JsonResponse;
 use UpperPane\Core\Base\Catalogue;
