@@ -11,23 +11,45 @@ missing_packages() {
   done
 }
 
+# Another apt may hold the lock for a while; a broken download is tried again.
+APT="apt-get -o DPkg::Lock::Timeout=600 -o Acquire::Retries=3"
+
 install_packages() {
   local missing
   missing=$(missing_packages "$@")
   [ -z "$missing" ] && return 0
   [ "$(id -u)" = 0 ] || fail "These Debian packages are missing: $missing" "Run this once as root, or: apt-get install $missing"
-  step "Looking up Debian packages" apt-get update
+  # shellcheck disable=SC2086
+  step "Looking up Debian packages" $APT update || return 1
   # Everything at once: installing PHP extensions one by one would move PHP between versions.
   # shellcheck disable=SC2086
-  step "Installing Debian packages ($missing)" env DEBIAN_FRONTEND=noninteractive apt-get install -y --no-install-recommends $missing
+  step "Installing Debian packages ($missing)" env DEBIAN_FRONTEND=noninteractive $APT install -y --no-install-recommends $missing || return 1
 }
 
-# Does a step unless the stamp says that it was done for the same files.
+# Three times, with a breath between: a registry may be busy.
+again() { "$@" || { sleep 5; "$@"; } || { sleep 20; "$@"; }; }
+
+# Debian 12's own Node is 18, and the tools want 20.19: a right one comes from the registry, into var/.
+NODE=22.23.3
+need_node() {
+  local own
+  own=node-$(uname -s | tr '[:upper:]' '[:lower:]')-$(case $(uname -m) in x86_64) printf x64 ;; aarch64) printf arm64 ;; *) uname -m ;; esac)
+  [ -x "$ROOT/var/node/node_modules/$own/bin/node" ] && export PATH="$ROOT/var/node/node_modules/$own/bin:$PATH"
+  is_right_node && return 0
+  command -v npm >/dev/null || install_packages nodejs npm || return 1
+  mkdir -p "$ROOT/var/node"
+  step "Fetching Node $NODE" again npm install --prefix "$ROOT/var/node" --no-save --no-audit --no-fund "$own@$NODE" || return 1
+  export PATH="$ROOT/var/node/node_modules/$own/bin:$PATH"
+  is_right_node || fail "Node $NODE does not run on this machine." "Install Node 20.19 or newer, then run this again."
+}
+is_right_node() { node -e 'const [a, b] = process.versions.node.split("."); process.exit(+a > 20 || (+a === 20 && +b >= 19) ? 0 : 1)' 2>/dev/null; }
+
+# Does a step unless the stamp says that it was done for the same files with the same tools.
 once_for() {
   local stamp=$ROOT/var/stamps/$1 what=$2 files=$3 sum
   shift 3
   # shellcheck disable=SC2086
-  sum=$(cd "$ROOT" && find $files -type f -not -path '*/node_modules/*' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum | sha256sum)
+  sum=$(cd "$ROOT" && { find $files -type f -not -path '*/node_modules/*' -print0 2>/dev/null | LC_ALL=C sort -z | xargs -0 sha256sum; php -v | head -n 1; node --version; } | sha256sum)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$sum" ] && return 0
   step "$what" "$@" || return 1
   mkdir -p "${stamp%/*}"
@@ -35,17 +57,17 @@ once_for() {
 }
 
 install_php_libraries() {
-  (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 composer update --no-interaction --no-progress && chmod -R a+rX vendor)
+  (cd "$ROOT" && COMPOSER_ALLOW_SUPERUSER=1 again composer update --no-interaction --no-progress && chmod -R a+rX vendor)
 }
-install_js_libraries() { (cd "$ROOT" && npm ci --no-audit --no-fund); }
+install_js_libraries() { (cd "$ROOT" && again npm ci --no-audit --no-fund); }
 build_front_end() { (cd "$ROOT" && npx vite build && chmod -R a+rX public); }
 publish_fonts() { (cd "$ROOT" && APP_ENV=prod bin/console app:fonts && chmod -R a+rX public); }
 
 prepare_machine() {
   # shellcheck disable=SC2086
-  install_packages $RUN_PACKAGES "$@"
-  command -v composer >/dev/null || install_packages composer
-  command -v node >/dev/null || install_packages nodejs npm
+  install_packages $RUN_PACKAGES "$@" || return 1
+  command -v composer >/dev/null || install_packages composer unzip || return 1
+  need_node || return 1
   [ -d "$ROOT/vendor" ] || rm -f "$ROOT/var/stamps/php"
   [ -d "$ROOT/node_modules" ] || rm -f "$ROOT/var/stamps/js"
   [ -f "$ROOT/public/build/index.html" ] || rm -f "$ROOT/var/stamps/front"

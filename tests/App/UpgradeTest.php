@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
+use DAMA\DoctrineTestBundle\Doctrine\DBAL\StaticDriver;
+use Doctrine\DBAL\Connection;
 use Symfony\Component\Process\Process;
 
 /**
@@ -32,14 +34,18 @@ final class UpgradeTest extends ApiCase
 
     protected function setUp(): void
     {
+        StaticDriver::setKeepStaticConnections(false);
         $_ENV['UPPER_PANE_DATABASE'] = $_SERVER['UPPER_PANE_DATABASE'] = self::$address;
         parent::setUp();
+        self::database()->beginTransaction();
         $this->signIn();
     }
 
     protected function tearDown(): void
     {
+        self::database()->rollBack();
         parent::tearDown();
+        StaticDriver::setKeepStaticConnections(true);
         $_ENV['UPPER_PANE_DATABASE'] = $_SERVER['UPPER_PANE_DATABASE'] = (string) getenv('UPPER_PANE_DATABASE');
     }
 
@@ -100,6 +106,11 @@ final class UpgradeTest extends ApiCase
     {
         /** @var array<string, array<string, array<string, mixed>>> */
         return json_decode((string) file_get_contents(self::case('version-1.json')), true, 32, \JSON_THROW_ON_ERROR);
+    }
+
+    private static function database(): Connection
+    {
+        return self::getContainer()->get(Connection::class);
     }
 
     private static function case(string $file): string
