@@ -31,15 +31,15 @@ again() { "$@" || { sleep 5; "$@"; } || { sleep 20; "$@"; }; }
 
 # Debian 12's own Node is 18, and the tools want 20.19: a right one comes from the registry, into var/.
 NODE=22.23.3
+OWN_NODE=node-linux-$(case $(uname -m) in aarch64) printf arm64 ;; *) printf x64 ;; esac)
+use_node() { [ -x "$ROOT/var/node/node_modules/$OWN_NODE/bin/node" ] && export PATH="$ROOT/var/node/node_modules/$OWN_NODE/bin:$PATH"; return 0; }
 need_node() {
-  local own
-  own=node-$(uname -s | tr '[:upper:]' '[:lower:]')-$(case $(uname -m) in x86_64) printf x64 ;; aarch64) printf arm64 ;; *) uname -m ;; esac)
-  [ -x "$ROOT/var/node/node_modules/$own/bin/node" ] && export PATH="$ROOT/var/node/node_modules/$own/bin:$PATH"
+  use_node
   is_right_node && return 0
   command -v npm >/dev/null || install_packages nodejs npm || return 1
   mkdir -p "$ROOT/var/node"
-  step "Fetching Node $NODE" again npm install --prefix "$ROOT/var/node" --no-save --no-audit --no-fund "$own@$NODE" || return 1
-  export PATH="$ROOT/var/node/node_modules/$own/bin:$PATH"
+  step "Fetching Node $NODE" again npm install --prefix "$ROOT/var/node" --no-save --no-audit --no-fund "$OWN_NODE@$NODE" || return 1
+  use_node
   is_right_node || fail "Node $NODE does not run on this machine." "Install Node 20.19 or newer, then run this again."
 }
 is_right_node() { node -e 'const [a, b] = process.versions.node.split("."); process.exit(+a > 20 || (+a === 20 && +b >= 19) ? 0 : 1)' 2>/dev/null; }
