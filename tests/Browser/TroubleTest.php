@@ -162,7 +162,7 @@ final class TroubleTest extends BrowserCase
         );
         $design = '0b0c1d00-0000-4000-8000-000000000004';
         $release = $post("/api/designs/$design/releases", ['revision' => 1, 'note' => '']);
-        $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 0]);
+        $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 1]);
         $player = $this->page();
         $player->open('/play/hall-1');
         $late = $player->until('the video runs', fn () => $player->script('const v = document.querySelector("video"); return v && v.readyState >= 2 && !v.paused && !v.seeking && v.currentTime > 0.5 ? [v.currentTime, Date.now()] : null'), 30);
