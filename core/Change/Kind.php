@@ -19,6 +19,16 @@ interface Kind
     public function name(): string;
 
     /**
+     * Parts of this version, from parts of this one or an older one. Where they differ, the whole is written with the next change:
+     * what is the same in memory may lie elsewhere in the store.
+     *
+     * @param array<string, string> $parts JSON by name
+     *
+     * @return array<string, string>
+     */
+    public function upgraded(array $parts): array;
+
+    /**
      * From the store: what {@see parts()} gave, maybe in an older version, which is brought up.
      *
      * @param array<string, string> $parts JSON by name

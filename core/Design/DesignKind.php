@@ -27,9 +27,14 @@ final class DesignKind implements Kind
         return self::NAME;
     }
 
+    public function upgraded(array $parts): array
+    {
+        return Upgrade::parts($parts);
+    }
+
     public function stored(array $parts): Design
     {
-        $parts = Upgrade::parts($parts);
+        $parts = $this->upgraded($parts);
         $zones = $scenes = [];
         foreach ($parts as $name => $json) {
             if (str_starts_with($name, self::ZONE)) {

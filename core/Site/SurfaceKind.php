@@ -30,6 +30,11 @@ final class SurfaceKind implements Kind
         return self::NAME;
     }
 
+    public function upgraded(array $parts): array
+    {
+        return $parts;
+    }
+
     public function stored(array $parts): SurfaceSheet
     {
         /** @var array<string, mixed> $fields */

@@ -18,6 +18,9 @@ final class SurfaceReader
         if ($input->has('grid') === $input->has('panels')) {
             throw Refusal::because('surface.grid_or_panels', $input->path);
         }
+        if ($input->has('grid') && $input->has('blends') && $input->list('blends') !== []) {
+            throw Refusal::because('surface.blends_in_grid', $input->pathTo('blends'));
+        }
         try {
             return $input->has('grid')
                 ? Surface::ofGrid(PanelGrid::parse($input->child('grid'), $compensated))

@@ -45,11 +45,13 @@ final class LineBreaker
      */
     public static function lines(array $pieces, array $run, Rational $boxUnits): array
     {
+        // Widths are whole units: more than the box is more than its floor.
+        $most = $boxUnits->floor();
         $lines = [];
         $line = '';
         $first = 0;
         foreach ($pieces as $index => $piece) {
-            if ($line !== '' && $boxUnits->compare(Rational::of($run[$index]['to'] - $run[$first]['from'])) < 0) {
+            if ($line !== '' && $run[$index]['to'] - $run[$first]['from'] > $most) {
                 $lines[] = rtrim($line, ' ');
                 [$line, $first] = ['', $index];
             }

@@ -30,11 +30,40 @@ final readonly class TextSetter
         }
         $least = $mode->shrinks() ? min($minSizePx, $sizePx) : $sizePx;
         for ($size = $sizePx;; --$size) {
+            if ($size > $least && $mode->wraps() && !$setter->mayFit($size, $runs)) {
+                continue;
+            }
             $set = $setter->at($size, $paragraphs, $runs);
             if (!$set->overflows || $size <= $least) {
                 return $set;
             }
         }
+    }
+
+    /**
+     * What any wrapping needs at least: that the widest piece fits, and lines enough for all that is seen. Saves breaking the lines
+     * at sizes far too large.
+     *
+     * @param list<array{pieces: list<string>, run: list<array{from: int, to: int}>}> $runs
+     */
+    private function mayFit(int $sizePx, array $runs): bool
+    {
+        $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
+        $lines = 0;
+        foreach ($runs as $run) {
+            $widths = array_map(static fn (array $piece) => $piece['to'] - $piece['from'], $run['run']);
+            if ($widths !== [] && max($widths) > $boxUnits) {
+                return false;
+            }
+            $lines += max(1, (int) ceil(array_sum($widths) / max(1, $boxUnits)));
+        }
+
+        return $this->lineHeight($sizePx)->times(Rational::of($lines))->compare(Rational::of($this->box->height)) <= 0;
+    }
+
+    private function lineHeight(int $sizePx): Rational
+    {
+        return $this->lineHeightThousandths === 0 ? Rational::of($this->face->normalLinePx($sizePx)) : Rational::of($this->lineHeightThousandths * $sizePx, 1000);
     }
 
     /**
@@ -50,13 +79,11 @@ final readonly class TextSetter
             default => $paragraphs,
         };
         $lines = array_map(fn (string $line) => ['text' => $line, 'width' => $this->face->widthPx($line, $sizePx)], $texts);
-        $lineHeight = $this->lineHeightThousandths === 0
-            ? Rational::of($this->face->normalLinePx($sizePx))
-            : Rational::of($this->lineHeightThousandths * $sizePx, 1000);
+        $lineHeight = $this->lineHeight($sizePx);
         $tooHigh = $lineHeight->times(Rational::of(count($lines)))->compare(Rational::of($this->box->height)) > 0;
         $tooWide = array_filter($lines, fn (array $line) => $line['width']->compare(Rational::of($this->box->width)) > 0) !== [];
 
-        return new SetText($sizePx, $lines, $lineHeight, $tooHigh || $tooWide, $this->face->covers(implode('', $texts)), $this->face->capHeightPx($sizePx));
+        return new SetText($sizePx, $lines, $lineHeight, $tooHigh || $tooWide, $this->face->measures(implode("\n", $texts)), $this->face->capHeightPx($sizePx));
     }
 
     /** Cut at grapheme clusters until it fits with an ellipsis. */
@@ -65,13 +92,45 @@ final readonly class TextSetter
         if ($this->face->widthPx($line, $sizePx)->compare(Rational::of($this->box->width)) <= 0) {
             return $line;
         }
-        for ($length = (int) grapheme_strlen($line) - 1; $length > 0; --$length) {
-            $cut = rtrim((string) grapheme_substr($line, 0, $length)).self::ELLIPSIS;
-            if ($this->face->widthPx($cut, $sizePx)->compare(Rational::of($this->box->width)) <= 0) {
+        $clusters = self::clusters($line);
+        $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
+        for ($length = $this->mostThatMayFit($clusters, $boxUnits); $length > 0; --$length) {
+            $cut = rtrim(implode('', array_slice($clusters, 0, $length))).self::ELLIPSIS;
+            if ($this->face->widthUnits($cut) <= $boxUnits) {
                 return $cut;
             }
         }
 
         return self::ELLIPSIS;
+    }
+
+    /**
+     * More clusters than this are wider than the box even when kerning with the ellipsis takes an em away. Found by halving, since
+     * up to an em a longer beginning is a wider one.
+     *
+     * @param list<string> $clusters
+     */
+    private function mostThatMayFit(array $clusters, int $boxUnits): int
+    {
+        [$low, $high] = [0, count($clusters) - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            $fits = $this->face->widthUnits(implode('', array_slice($clusters, 0, $middle))) - $this->face->unitsPerEm() <= $boxUnits;
+            [$low, $high] = $fits ? [$middle, $high] : [$low, $middle - 1];
+        }
+
+        return $low;
+    }
+
+    /** @return list<string> what a reader takes for one character each (UAX 29) */
+    private static function clusters(string $line): array
+    {
+        $clusters = [];
+        for ($at = 0; $at < strlen($line); $at += strlen($cluster)) {
+            $cluster = (string) grapheme_extract($line, 1, \GRAPHEME_EXTR_COUNT, $at);
+            $clusters[] = $cluster;
+        }
+
+        return $clusters;
     }
 }

@@ -24,13 +24,14 @@ final readonly class ClockPattern
     public static function parse(Input $input): self
     {
         $pattern = $input->asText(60);
-        preg_match_all("/'((?:[^']|'')*)'|([A-Za-z])\\2*|[^A-Za-z']+|'/u", $pattern, $found, \PREG_SET_ORDER);
+        preg_match_all("/''|'((?:[^']|'')*)'|([A-Za-z])\\2*|[^A-Za-z']+|'/u", $pattern, $found, \PREG_SET_ORDER);
         $tokens = [];
         foreach ($found as $match) {
             $tokens[] = match (true) {
                 ($match[2] ?? '') !== '' => ['field' => self::known($match[0], $input->path)],
                 $match[0] === "''" => ['text' => "'"],
-                default => ['text' => str_replace("''", "'", $match[1] ?? '') ?: $match[0]],
+                str_starts_with($match[0], "'") && isset($match[1]) => ['text' => str_replace("''", "'", $match[1])],
+                default => ['text' => $match[0]],
             };
         }
         if (array_filter($tokens, static fn (array $token) => isset($token['field'])) === []) {

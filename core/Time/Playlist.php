@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Time;
 
-use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rational;
 
 /**
@@ -14,7 +13,12 @@ use UpperPane\Core\Geometry\Rational;
 final readonly class Playlist
 {
     public const LONGEST_SEQUENCE = 10_000;
-    private const MOST_STEPS = 1_000_000;
+
+    /** @var list<int> */
+    private array $starts;
+
+    /** @var list<int> */
+    private array $interleavedStarts;
 
     /**
      * @param list<array{id: string, ms: int}> $entries     enabled ones
@@ -22,6 +26,8 @@ final readonly class Playlist
      */
     private function __construct(private array $entries, private array $interleaved, private int $after)
     {
+        $this->starts = self::starts($entries);
+        $this->interleavedStarts = self::starts($interleaved);
     }
 
     /**
@@ -87,8 +93,6 @@ final readonly class Playlist
      * What shows t ms after the start; an entry holds from its start up to, not including, its end.
      *
      * @return array{entry: ?string, since_ms: int, left_ms: int}
-     *
-     * @throws Refusal `playlist.period_too_long` when finding it would take more than a million steps
      */
     public function at(int $tMs): array
     {
@@ -97,14 +101,54 @@ final readonly class Playlist
             return ['entry' => null, 'since_ms' => 0, 'left_ms' => 0];
         }
         $left = $tMs % $period;
-        for ($step = 0; $step < self::MOST_STEPS; ++$step) {
-            $entry = $this->step($step);
-            if ($left < $entry['ms']) {
-                return ['entry' => $entry['id'], 'since_ms' => $left, 'left_ms' => $entry['ms'] - $left];
-            }
-            $left -= $entry['ms'];
+        // The last step that has begun, found by halving: every step lasts 1 ms at least.
+        [$low, $high] = [0, min($left, $this->periodEntries() - 1)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high + 1, 2);
+            [$low, $high] = $this->startMs($middle) <= $left ? [$middle, $high] : [$low, $middle - 1];
         }
-        throw Refusal::because('playlist.period_too_long', '/interleave', ['entries' => $this->periodEntries()]);
+        $entry = $this->step($low);
+        $since = $left - $this->startMs($low);
+
+        return ['entry' => $entry['id'], 'since_ms' => $since, 'left_ms' => $entry['ms'] - $since];
+    }
+
+    /** When a step begins: whole rounds of both lists, and what is begun of them. */
+    private function startMs(int $step): int
+    {
+        if ($this->interleaved === []) {
+            return self::begun($this->entries, $this->starts, $step);
+        }
+        $rounds = intdiv($step, $this->after + 1);
+        $own = $rounds * $this->after + $step % ($this->after + 1);
+
+        return self::begun($this->entries, $this->starts, $own) + self::begun($this->interleaved, $this->interleavedStarts, $rounds);
+    }
+
+    /**
+     * @param list<array{id: string, ms: int}> $entries
+     * @param list<int>                        $starts  of each in one round, and the round's end
+     */
+    private static function begun(array $entries, array $starts, int $count): int
+    {
+        $length = count($entries);
+
+        return intdiv($count, $length) * $starts[$length] + $starts[$count % $length];
+    }
+
+    /**
+     * @param list<array{id: string, ms: int}> $entries
+     *
+     * @return list<int>
+     */
+    private static function starts(array $entries): array
+    {
+        $starts = [0];
+        foreach ($entries as $index => $entry) {
+            $starts[] = Rational::sum($starts[$index], $entry['ms']);
+        }
+
+        return $starts;
     }
 
     /** @return array{id: string, ms: int} */

@@ -40,7 +40,10 @@ final readonly class Documents
         $parts = $this->database->fetchAllKeyValue('SELECT name, content FROM part WHERE document_id = ?', [$id]);
         $surface = $row['surface_id'] === null ? null : (int) $row['surface_id'];
 
-        return new LoadedDocument($id, $row['kind'], (int) $row['site_id'], $surface, $row['area'], (int) $row['revision'], $this->kinds->named($row['kind'])->stored($parts));
+        $kind = $this->kinds->named($row['kind']);
+        $current = $kind->upgraded($parts);
+
+        return new LoadedDocument($id, $row['kind'], (int) $row['site_id'], $surface, $row['area'], (int) $row['revision'], $kind->stored($current), $current !== $parts);
     }
 
     /**
@@ -97,7 +100,10 @@ final readonly class Documents
     {
         $kind = $this->kinds->named($head->kind);
         $number = $head->revision + 1;
-        $this->write($head->id, $kind->parts($outcome->after, $head->document));
+        if ($head->older) {
+            $this->database->delete('part', ['document_id' => $head->id]);
+        }
+        $this->write($head->id, $kind->parts($outcome->after, $head->older ? null : $head->document));
         $this->database->executeStatement('UPDATE document SET revision = ?, name = ?, changed_at = ?, changed_by_id = ? WHERE id = ?', [$number, $name, $this->now(), $author->id, $head->id]);
         $this->database->insert('revision', [
             'document_id' => $head->id, 'number' => $number, 'batch' => $batchId, 'client' => $client, 'author_id' => $author->id, 'at' => $this->now(),

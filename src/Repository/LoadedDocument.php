@@ -9,7 +9,10 @@ use UpperPane\Core\Change\Document;
 /** A document as it lies in the store. */
 final readonly class LoadedDocument
 {
-    /** @param ?int $surfaceId what a design is made for */
+    /**
+     * @param ?int $surfaceId what a design is made for
+     * @param bool $older     its parts lie in an older version, and are written whole with the next change
+     */
     public function __construct(
         public string $id,
         public string $kind,
@@ -18,6 +21,7 @@ final readonly class LoadedDocument
         public ?string $area,
         public int $revision,
         public Document $document,
+        public bool $older = false,
     ) {
     }
 

@@ -49,7 +49,7 @@ final class Mutants
             return [];
         }
         $mutants = [];
-        foreach ($finder->find($tree, static fn (Node $node) => $node instanceof Expr || $node instanceof Node\Scalar) as $node) {
+        foreach ($finder->find($tree, static fn (Node $node) => $node instanceof Expr) as $node) {
             foreach (self::changes($node, $code) as [$from, $length, $text]) {
                 $mutants[] = [
                     'file' => $file, 'line' => $node->getStartLine(), 'class' => "$namespace->name\\$class->name",

@@ -10,7 +10,7 @@ use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\ItemRule;
 
-/** A text with characters its face lacks: the browser draws them with another face, so its size is a guess. */
+/** A text that cannot be measured as the browser draws it (see FontFace::measures): its size is a guess. */
 final class TextApproximate extends ItemRule
 {
     protected function judge(Item $item, ZonePlan $zone): ?Finding

@@ -84,6 +84,7 @@ final class SurfaceTest extends TestCase
             'input.range' => ['panels' => [['native' => [0, 1080]] + $panel]],
             'input.type' => ['panels' => [['native' => ['1920', 1080]] + $panel]],
             'surface.grid_or_panels' => [],
+            'surface.blends_in_grid' => ['grid' => ['columns' => 2, 'rows' => 1, 'panel' => $panel], 'blends' => [['1', '2']]],
             'input.unknown_key' => ['panels' => [$panel + ['colour' => 1]]],
             'input.choice' => ['panels' => [$panel + ['rotation' => 45]]],
         ];

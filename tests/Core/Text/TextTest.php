@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Text;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Text\LineBreaker;
@@ -47,6 +49,41 @@ final class TextTest extends TestCase
         self::assertLessThanOrEqual(0, $set->widthPx()->compare(Rational::of(300)));
         self::assertDoesNotMatchRegularExpression('/\x{200D}…$/u', $set->lines[0]['text']);
         self::assertFalse($set->exact, 'Roboto has no emoji');
+    }
+
+    /** The quick ways find what trying every size, and every length, finds: the definitions themselves. */
+    public function testShrinkAndEllipsisFindWhatTryingAllFinds(): void
+    {
+        $random = new Randomizer(new Mt19937(7));
+        $words = explode(' ', self::LONG.' AVATAR Ta To Wy P. fi LYV “T” 12:45');
+        for ($try = 0; $try < 60; ++$try) {
+            $text = implode(' ', array_map(static fn () => $words[$random->getInt(0, count($words) - 1)], range(1, $random->getInt(1, 14))));
+            $box = Size::of($random->getInt(20, 500), $random->getInt(10, 300));
+            $size = 90;
+            while ($size > 5 && self::set($text, TextMode::Wrap, $size, $box)->overflows) {
+                --$size;
+            }
+            self::assertSame($size, self::set($text, TextMode::WrapShrink, 90, $box, 5)->sizePx, "$text in {$box->width} × {$box->height}");
+
+            $face = (new TestFonts())->face('Roboto', 400);
+            $cuts = array_map(static fn (int $length) => rtrim(mb_substr($text, 0, $length)).'…', range(mb_strlen($text) - 1, 0));
+            $fits = array_filter($cuts, static fn (string $cut) => $cut !== '…' && $face->widthPx($cut, 30)->compare(Rational::of($box->width)) <= 0);
+            $whole = $face->widthPx($text, 30)->compare(Rational::of($box->width)) <= 0;
+            self::assertSame($whole ? $text : (reset($fits) ?: '…'), self::set($text, TextMode::Ellipsis, 30, $box)->lines[0]['text']);
+        }
+    }
+
+    /** What a browser does beyond adding up advances, each found to differ from Chromium's DOM in a review: said, never called exact. */
+    public function testSaysWhereAWidthIsAGuess(): void
+    {
+        $face = (new TestFonts())->face('Roboto', 400);
+        foreach (['Naïve café, 12:45', 'Ťažký ďábel', 'Газ', "two\nlines", 'Zürich – 5 °C'] as $exact) {
+            self::assertTrue($face->measures($exact), $exact);
+        }
+        foreach (["12:45\tParis", "Auto\u{AD}bahn", 'Γa', 'Газ A', "e\u{332}x", "A\u{200D}V", "T\u{200B}o", "a\x0Cb", '北京'] as $guess) {
+            self::assertFalse($face->measures($guess), $guess);
+        }
+        self::assertTrue($face->measures("e\u{301}"), 'it composes to é');
     }
 
     public function testLaysFiveThousandCharacters(): void

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Time;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Time\ClockPattern;
@@ -47,6 +49,35 @@ final class TimeTest extends TestCase
         self::assertSame($t, $playlist->periodMs());
     }
 
+    /** What is found by halving is what walking from the start finds, on random lists. */
+    public function testFindsWhatWalkingFinds(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        $list = static fn (string $name, int $most) => array_map(static fn (int $i) => ['id' => "$name$i", 'ms' => $random->getInt(1, 90)], range(1, $random->getInt(1, $most)));
+        for ($try = 0; $try < 40; ++$try) {
+            $playlist = Playlist::of($list('a', 7), $try % 4 === 0 ? [] : $list('b', 4), $random->getInt(1, 5));
+            $t = 0;
+            foreach ($playlist->sequence() as $entry) {
+                $now = $playlist->at($t);
+                self::assertSame([$entry, 0], [$now['entry'], $now['since_ms']]);
+                $later = $playlist->at($t + $now['left_ms'] - 1);
+                self::assertSame([$entry, 1], [$later['entry'], $later['left_ms']]);
+                $t += $now['left_ms'];
+            }
+            self::assertSame($t, $playlist->periodMs());
+        }
+    }
+
+    /** Quoted texts as ICU reads them (IntlDateFormatter). */
+    public function testReadsQuotesAsIcuDoes(): void
+    {
+        $at = new \DateTimeImmutable('2026-03-14T09:05:00Z');
+        foreach (["HH '0'mm", "''''HH", "'0'HH", "HH''mm", "'It''s' HH", "'''tis' HH", "HH 'o''clock'"] as $pattern) {
+            $written = implode('', array_map(static fn (array $token) => $token['text'] ?? ['HH' => '09', 'mm' => '05'][$token['field']], ClockPattern::parse(Input::of($pattern))->tokens));
+            self::assertSame(\IntlDateFormatter::create('en_GB', -1, -1, 'UTC', null, $pattern)?->format($at), $written, $pattern);
+        }
+    }
+
     public function testFindsWhenCyclesMeetAndWhatASceneCuts(): void
     {
         self::assertSame(120_000, Cycles::periodMs([15_000, 40_000]));
@@ -76,6 +107,18 @@ final class TimeTest extends TestCase
             [['from_ms' => $from, 'offset_s' => 0], ['from_ms' => (int) gmmktime(1, 0, 0, 3, 29, 2026) * 1000, 'offset_s' => 3600]],
             OffsetTable::over(new \DateTimeZone('Europe/London'), $from, $from + 14 * 86_400_000),
         );
+    }
+
+    /** Names that PHP's own zone data answers nothing for: as ICU has them, in summer and winter. */
+    public function testKnowsZonesThatAreAbbreviations(): void
+    {
+        foreach (['CET', 'EET', 'MET', 'WET', 'EST', 'MST', 'HST', 'GMT', 'UCT', 'UTC'] as $name) {
+            foreach (['2026-01-15', '2026-07-15'] as $day) {
+                $ms = (int) strtotime("$day 12:00 UTC") * 1000;
+                \IntlTimeZone::createTimeZone($name)?->getOffset((float) $ms, false, $raw, $summer);
+                self::assertSame(intdiv($raw + $summer, 1000), OffsetTable::over(new \DateTimeZone($name), $ms, $ms + 60_000)[0]['offset_s'] ?? null, "$name, $day");
+            }
+        }
     }
 
     /** @return list<array{id: string, ms: int}> */

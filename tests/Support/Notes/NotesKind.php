@@ -20,6 +20,11 @@ final class NotesKind implements Kind
         return self::NAME;
     }
 
+    public function upgraded(array $parts): array
+    {
+        return $parts;
+    }
+
     public function stored(array $parts): Notes
     {
         return $this->read(Input::of((array) json_decode($parts['head'], true, 8, \JSON_THROW_ON_ERROR)));
