@@ -9,6 +9,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Plan\RoundPlan;
 use UpperPane\Core\Time\ClockPattern;
 use UpperPane\Core\Time\Cycles;
 use UpperPane\Core\Time\OffsetTable;
@@ -68,6 +69,28 @@ final class TimeTest extends TestCase
         }
     }
 
+    /** tests/cases/phase.json, which the player's own search is held to as well. */
+    public function testAgreesWithThePlayerOnPhase(): void
+    {
+        foreach (self::cases('phase') as $case) {
+            $entries = array_map(static fn (int $i, int $ms) => ['id' => "e$i", 'ms' => $ms], array_keys($case['ms']), $case['ms']);
+            $now = Playlist::of($entries)->at($case['t_ms']);
+            self::assertSame(["e{$case['index']}", $case['since_ms'], $case['left_ms']], [$now['entry'], $now['since_ms'], $now['left_ms']]);
+            $scene = RoundPlan::of(array_map(static fn (array $entry) => ['scene' => $entry['id'], 'ms' => $entry['ms']], $entries))->at($case['t_ms']);
+            self::assertSame([$case['index'], $case['since_ms'], $case['left_ms']], [$scene['index'], $scene['since_ms'], $scene['left_ms']]);
+        }
+    }
+
+    /** tests/cases/clocks.json: what the plan carries of a clock; the player's text from it is held to the same cases. */
+    public function testAgreesWithThePlayerOnClocks(): void
+    {
+        foreach (self::cases('clocks') as $case) {
+            self::assertSame($case['tokens'], ClockPattern::parse(Input::of($case['pattern']))->tokens);
+            $offsets = OffsetTable::over(new \DateTimeZone($case['zone']), $case['now_ms'], $case['now_ms'] + 1000);
+            self::assertSame($case['offset_s'], $offsets[0]['offset_s'] ?? null, "{$case['zone']} {$case['now_ms']}");
+        }
+    }
+
     /** Quoted texts as ICU reads them (IntlDateFormatter). */
     public function testReadsQuotesAsIcuDoes(): void
     {
@@ -119,6 +142,12 @@ final class TimeTest extends TestCase
                 self::assertSame(intdiv($raw + $summer, 1000), OffsetTable::over(new \DateTimeZone($name), $ms, $ms + 60_000)[0]['offset_s'] ?? null, "$name, $day");
             }
         }
+    }
+
+    /** @return list<array<string, mixed>> */
+    private static function cases(string $name): array
+    {
+        return json_decode((string) file_get_contents(\dirname(__DIR__, 2)."/cases/$name.json"), true, 16, \JSON_THROW_ON_ERROR)['cases'];
     }
 
     /** @return list<array{id: string, ms: int}> */
