@@ -136,7 +136,7 @@ final class Page
     {
         $script = <<<'JS'
             const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().startsWith(arguments[0]))
-            return label?.querySelector('input') ?? null
+            return label ? (label.control || label.querySelector('input')) : null
             JS;
         $this->until("box “{$label}”", fn () => $this->element($script, $label))->click();
 

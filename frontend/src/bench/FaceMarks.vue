@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Rect } from '../plan/types'
@@ -49,7 +50,7 @@ const box = (face: Rect): Record<string, string> => ({ left: `${face[0] / PERCEN
     </div>
     <div v-for="(face, index) in faces" :key="index" class="face-row">
       <b>{{ index + 1 }}</b>
-      <input v-for="(corner, at) in ['x', 'y', 'width', 'height']" :key="corner" class="form-control form-control-sm measure" type="number" min="0" max="100" step="0.1" :aria-label="t('faces.side', { number: String(index + 1), side: t(`shape.${corner}`) })" :value="face[at]! / PERCENT_PPM" @change="side(index, at, $event)" />
+      <BFormInput size="sm" v-for="(corner, at) in ['x', 'y', 'width', 'height']" :key="corner" class="measure" type="number" min="0" max="100" step="0.1" :aria-label="t('faces.side', { number: String(index + 1), side: t(`shape.${corner}`) })" :model-value="face[at]! / PERCENT_PPM" @change="side(index, at, $event)" />
       <button type="button" class="plain" :aria-label="t('faces.remove', { number: String(index + 1) })" @click="emit('set', faces.filter((_, which) => which !== index))">×</button>
     </div>
     <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('set', [...faces, [400_000, 300_000, 200_000, 300_000]])">{{ t('faces.add') }}</button>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox, BFormInput, BFormRadio } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FitMode, MediaFill } from '../api/types'
@@ -34,16 +35,16 @@ function point(event: MouseEvent): void {
     <p><strong>{{ media.name }}</strong><br /><span v-if="media.size" class="measure">{{ pixels(...media.size) }} <template v-if="media.duration_ms">· {{ seconds(media.duration_ms) }}</template></span></p>
   </div>
   <div class="choices" role="radiogroup" :aria-label="t('fill.fit')">
-    <label v-for="one in fits" :key="one"><input type="radio" name="fit" :value="one" :checked="fill.fit === one" @change="emit('set', { fit: one }, 'fit')" /> {{ t(`fill.${one}`) }}</label>
+    <BFormRadio v-for="one in fits" :key="one" name="fit" inline :value="one" :model-value="fill.fit" @update:model-value="emit('set', { fit: one }, 'fit')">{{ t(`fill.${one}`) }}</BFormRadio>
   </div>
   <p v-if="item && 'cut_ppm' in item" class="measure" role="status">
     <template v-if="item.cut_ppm > 0">{{ percent(item.cut_ppm / 1e6) }} {{ t('bench.cut') }}</template><template v-else>{{ t('bench.seen') }}</template> · × {{ (item.scale_ppm / 1e6).toFixed(2) }}
   </p>
   <div class="field-row">
-    <label>{{ t('fill.focus-x') }}<input class="form-control form-control-sm measure" type="number" min="0" max="100" :value="fill.focus[0] / 1000" @change="focus(0, $event)" /></label>
-    <label>{{ t('fill.focus-y') }}<input class="form-control form-control-sm measure" type="number" min="0" max="100" :value="fill.focus[1] / 1000" @change="focus(1, $event)" /></label>
+    <label>{{ t('fill.focus-x') }}<BFormInput size="sm" class="measure" type="number" min="0" max="100" :model-value="fill.focus[0] / 1000" @change="focus(0, $event)" /></label>
+    <label>{{ t('fill.focus-y') }}<BFormInput size="sm" class="measure" type="number" min="0" max="100" :model-value="fill.focus[1] / 1000" @change="focus(1, $event)" /></label>
   </div>
   <FaceMarks v-if="media" :faces="fill.faces ?? []" :picture="`/media/${media.sha256}/thumbnail`" @set="(faces) => emit('set', { faces }, 'faces')" />
   <ColourField :label="t('fill.ground')" :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
-  <label v-if="fill.kind === 'video'" class="check"><input type="checkbox" :checked="fill.sound" @change="emit('set', { sound: ($event.target as HTMLInputElement).checked }, 'sound')" /> {{ t('fill.sound') }}</label>
+  <BFormCheckbox v-if="fill.kind === 'video'" :model-value="fill.sound" @update:model-value="(on) => emit('set', { sound: on === true }, 'sound')">{{ t('fill.sound') }}</BFormCheckbox>
 </template>

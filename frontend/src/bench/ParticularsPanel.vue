@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
@@ -58,17 +59,17 @@ const setFill = (fill: Fill, target: string): void => void (design.selected && d
     <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
     <div class="field-row">
       <SizeField v-for="axis in axes" :key="axis" :label="t(axis === 'x' ? 'bench.width' : 'bench.height')" :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null" :px="design.zone.rect[axis === 'x' ? 2 : 3]" :refusal="design.refusal" @set="size(axis, $event)" />
-      <label v-if="own">{{ t('bench.gutter') }}<input class="form-control form-control-sm measure" inputmode="numeric" :value="own.gutter" @change="gutter" /></label>
+      <label v-if="own">{{ t('bench.gutter') }}<BFormInput size="sm" class="measure" inputmode="numeric" :model-value="own.gutter" @change="gutter" /></label>
     </div>
     <WallSpan v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
-    <label>{{ t('bench.name') }}<input v-model="name" class="form-control form-control-sm" maxlength="80" @change="rename" /></label>
+    <label>{{ t('bench.name') }}<BFormInput size="sm" v-model="name" maxlength="80" @change="rename" /></label>
     <div v-if="own?.neighbours.length" class="merge-row">
       <span>{{ t('bench.merge-into') }}</span>
       <button v-for="neighbour in own.neighbours" :key="neighbour.part" type="button" class="btn btn-sm btn-outline-dark" @click="design.selected && merge(design.selected, neighbour.part)">{{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}</button>
     </div>
-    <label>{{ t('bench.fill') }}<select class="form-select form-select-sm" :value="design.document.fill.kind" @change="kind(($event.target as HTMLSelectElement).value as Fill['kind'])">
+    <label>{{ t('bench.fill') }}<BFormSelect size="sm" :model-value="design.document.fill.kind" @change="kind(($event.target as HTMLSelectElement).value as Fill['kind'])">
       <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">{{ t(`fill.${one}`) }}</option>
-    </select></label>
+    </BFormSelect></label>
     <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
   </fieldset>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -27,7 +28,7 @@ function duration(entry: Entry, event: Event): void {
   const ms = Math.round(Number((event.target as HTMLInputElement).value) * 1000)
   set(entry, { duration_ms: ms }, 'duration')
 }
-const content = (entry: Entry, event: Event): void => set(entry, { duration_ms: (event.target as HTMLInputElement).checked ? null : (itemOf(entry.id)?.ms ?? 10_000) }, 'content')
+const content = (entry: Entry, on: boolean): void => set(entry, { duration_ms: on ? null : (itemOf(entry.id)?.ms ?? 10_000) }, 'content')
 function transition(entry: Entry, event: Event): void {
   const kind = (event.target as HTMLSelectElement).value as 'cut' | 'fade'
   set(entry, { transition: { kind, ms: kind === 'fade' ? 600 : 0 } }, 'transition')
@@ -75,11 +76,11 @@ onMounted(() => {
         </button>
         <div v-if="open === entry.id" class="entry-body">
           <div class="field-row">
-            <label>{{ t('playlist.seconds') }}<input class="form-control form-control-sm measure" type="number" step="0.1" min="0.1" :disabled="entry.duration_ms === null" :value="(entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0) / 1000" @change="duration(entry, $event)" /></label>
-            <label>{{ t('playlist.transition') }}<select class="form-select form-select-sm" :value="entry.transition.kind" @change="transition(entry, $event)"><option value="cut">{{ t('playlist.cut') }}</option><option value="fade">{{ t('playlist.fade') }}</option></select></label>
+            <label>{{ t('playlist.seconds') }}<BFormInput size="sm" class="measure" type="number" step="0.1" min="0.1" :disabled="entry.duration_ms === null" :model-value="(entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0) / 1000" @change="duration(entry, $event)" /></label>
+            <label>{{ t('playlist.transition') }}<BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)"><option value="cut">{{ t('playlist.cut') }}</option><option value="fade">{{ t('playlist.fade') }}</option></BFormSelect></label>
           </div>
-          <label class="check"><input type="checkbox" :checked="entry.duration_ms === null" @change="content(entry, $event)" /> {{ t('playlist.content') }}</label>
-          <label class="check"><input type="checkbox" :checked="entry.enabled" @change="set(entry, { enabled: !entry.enabled }, 'enabled')" /> {{ t('playlist.enabled') }}</label>
+          <BFormCheckbox :model-value="entry.duration_ms === null" @update:model-value="(on) => content(entry, on === true)">{{ t('playlist.content') }}</BFormCheckbox>
+          <BFormCheckbox :model-value="entry.enabled" @update:model-value="set(entry, { enabled: !entry.enabled }, 'enabled')">{{ t('playlist.enabled') }}</BFormCheckbox>
           <div class="merge-row">
             <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === 0" @click="move(entry, -1)">{{ t('playlist.up') }}</button>
             <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === fill.entries.length - 1" @click="move(entry, 1)">{{ t('playlist.down') }}</button>

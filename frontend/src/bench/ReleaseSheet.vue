@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BModal } from 'bootstrap-vue-next'
+import { BFormTextarea, BModal } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call, ProblemError } from '../api/client'
@@ -31,7 +31,7 @@ async function make(): Promise<void> {
   <BModal v-model="shown" :title="t('release.title')" @hidden="emit('close')">
     <template v-if="!made">
       <label for="release-note">{{ t('release.note') }}</label>
-      <textarea id="release-note" v-model="note" class="form-control" rows="2" maxlength="500" aria-describedby="note-hint" />
+      <BFormTextarea id="release-note" v-model="note" rows="2" maxlength="500" aria-describedby="note-hint" />
       <p id="note-hint" class="hint">{{ t('release.note-hint') }}</p>
       <RefusalNote :error="error" />
       <ul class="findings short"><li v-for="(finding, index) in stops" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BModal } from 'bootstrap-vue-next'
+import { BFormInput, BModal } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
@@ -75,7 +75,7 @@ function keys(scene: string, event: KeyboardEvent): void {
     <BModal v-if="naming" :model-value="true" :title="t(naming.scene ? 'scene.rename' : 'scene.add')" no-footer @hidden="naming = null">
       <form @submit.prevent="named">
         <label for="scene-name">{{ t('scene.name') }}</label>
-        <input id="scene-name" v-model="naming.name" class="form-control" maxlength="80" required autofocus />
+        <BFormInput id="scene-name" v-model="naming.name" maxlength="80" required autofocus />
         <div class="button-row"><button type="submit" class="btn btn-primary btn-sm">{{ t(naming.scene ? 'scene.rename' : 'scene.make') }}</button></div>
       </form>
     </BModal>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
@@ -34,7 +35,7 @@ function reset(): void {
 <template>
   <label :class="{ invalid: refused }">
     {{ label }}
-    <input v-model="typed" class="form-control form-control-sm measure" :class="{ 'is-invalid': refused }" :disabled="!part" :title="part ? '' : t('bench.whole')" :aria-invalid="!!refused" @change="commit" @keydown.enter.prevent="commit" @keydown.esc="reset" />
+    <BFormInput size="sm" v-model="typed" class="measure" :class="{ 'is-invalid': refused }" :disabled="!part" :title="part ? '' : t('bench.whole')" :aria-invalid="!!refused" @change="commit" @keydown.enter.prevent="commit" @keydown.esc="reset" />
     <span v-if="refused" class="refusal" role="alert">{{ refused.title }} {{ refused.mend }}</span>
     <span v-else-if="!written.endsWith('px')" class="hint measure">{{ t('bench.resolved', { px: String(px) }) }}</span>
   </label>

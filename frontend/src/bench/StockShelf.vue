@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
@@ -28,7 +29,7 @@ function press(media: MediaLine, event: PointerEvent): void {
 <template>
   <div @dragover.prevent @drop.prevent="stock.sendAll($event.dataTransfer?.files ?? [])">
     <label class="visually-hidden" for="shelf-search">{{ t('stock.search') }}</label>
-    <input id="shelf-search" v-model="search" class="form-control form-control-sm" type="search" :placeholder="t('stock.search')" />
+    <BFormInput size="sm" id="shelf-search" v-model="search" type="search" :placeholder="t('stock.search')" />
     <p class="hint">{{ t('stock.drop') }}</p>
     <RefusalNote :error="stock.error" />
     <p v-for="one in failed" :key="one.key" class="refusal" role="alert">{{ one.name }}: {{ one.fault }}</p>

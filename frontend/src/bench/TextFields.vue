@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
@@ -52,22 +53,22 @@ function family(event: Event): void {
 </script>
 
 <template>
-  <label v-if="fill.kind === 'text'">{{ t('fill.text-label') }}<textarea v-model="typed" class="form-control form-control-sm" rows="4" maxlength="5000" @input="type" @change="commit" /></label>
-  <label v-else>{{ t('fill.pattern') }}<input v-model="typed" class="form-control form-control-sm measure" maxlength="60" @change="commit" /><span class="hint">{{ t('fill.pattern-hint') }}</span></label>
+  <label v-if="fill.kind === 'text'">{{ t('fill.text-label') }}<BFormTextarea size="sm" v-model="typed" rows="4" maxlength="5000" @input="type" @change="commit" /></label>
+  <label v-else>{{ t('fill.pattern') }}<BFormInput size="sm" v-model="typed" class="measure" maxlength="60" @change="commit" /><span class="hint">{{ t('fill.pattern-hint') }}</span></label>
   <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">{{ t('fill.set-size', { size: String(item.size) }) }}</p>
   <div class="field-row">
-    <label>{{ t('fill.font') }}<select class="form-select form-select-sm" :value="fill.font" @change="family"><option v-for="one in families" :key="one">{{ one }}</option></select></label>
-    <label>{{ t('fill.weight') }}<select class="form-select form-select-sm" :value="fill.weight" @change="whole('weight', $event)"><option v-for="one in weights" :key="one">{{ one }}</option></select></label>
+    <label>{{ t('fill.font') }}<BFormSelect size="sm" :model-value="fill.font" @change="family"><option v-for="one in families" :key="one">{{ one }}</option></BFormSelect></label>
+    <label>{{ t('fill.weight') }}<BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', $event)"><option v-for="one in weights" :key="one">{{ one }}</option></BFormSelect></label>
   </div>
   <div class="field-row">
-    <label>{{ t('fill.size') }}<input class="form-control form-control-sm measure" type="number" min="1" max="4000" :value="fill.size" @change="whole('size', $event)" /></label>
-    <label>{{ t('fill.min') }}<input class="form-control form-control-sm measure" type="number" min="1" :max="fill.size" :value="fill.min_size" @change="whole('min_size', $event)" /></label>
-    <label>{{ t('fill.padding') }}<input class="form-control form-control-sm measure" type="number" min="0" max="10000" :value="fill.padding" @change="whole('padding', $event)" /></label>
+    <label>{{ t('fill.size') }}<BFormInput size="sm" class="measure" type="number" min="1" max="4000" :model-value="fill.size" @change="whole('size', $event)" /></label>
+    <label>{{ t('fill.min') }}<BFormInput size="sm" class="measure" type="number" min="1" :max="fill.size" :model-value="fill.min_size" @change="whole('min_size', $event)" /></label>
+    <label>{{ t('fill.padding') }}<BFormInput size="sm" class="measure" type="number" min="0" max="10000" :model-value="fill.padding" @change="whole('padding', $event)" /></label>
   </div>
   <div class="field-row">
-    <label v-if="fill.kind === 'text'">{{ t('fill.mode') }}<select class="form-select form-select-sm" :value="fill.mode" @change="choose('mode', $event)"><option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></select></label>
-    <label>{{ t('fill.align') }}<select class="form-select form-select-sm" :value="fill.align" @change="choose('align', $event)"><option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></select></label>
-    <label>{{ t('fill.valign') }}<select class="form-select form-select-sm" :value="fill.valign" @change="choose('valign', $event)"><option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></select></label>
+    <label v-if="fill.kind === 'text'">{{ t('fill.mode') }}<BFormSelect size="sm" :model-value="fill.mode" @change="choose('mode', $event)"><option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></BFormSelect></label>
+    <label>{{ t('fill.align') }}<BFormSelect size="sm" :model-value="fill.align" @change="choose('align', $event)"><option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></BFormSelect></label>
+    <label>{{ t('fill.valign') }}<BFormSelect size="sm" :model-value="fill.valign" @change="choose('valign', $event)"><option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></BFormSelect></label>
   </div>
   <div class="field-row">
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -85,8 +86,8 @@ async function archive(sure: boolean): Promise<void> {
   </ul>
   <form v-if="session.may('design')" class="new-design" @submit.prevent="make">
     <label for="new-design">{{ t('elevation.name') }}</label>
-    <input id="new-design" v-model="name" class="form-control form-control-sm" required maxlength="120" />
-    <label v-if="surface.areas.length">{{ t('elevation.for-area') }}<select v-model="area" class="form-select form-select-sm"><option value="">{{ t('elevation.whole') }}</option><option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option></select></label>
+    <BFormInput size="sm" id="new-design" v-model="name" required maxlength="120" />
+    <label v-if="surface.areas.length">{{ t('elevation.for-area') }}<BFormSelect size="sm" v-model="area"><option value="">{{ t('elevation.whole') }}</option><option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option></BFormSelect></label>
     <button class="btn btn-primary btn-sm" type="submit">{{ t('elevation.make') }}</button>
   </form>
   <h3>{{ t('elevation.players') }}</h3>

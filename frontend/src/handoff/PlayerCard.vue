@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
@@ -50,7 +51,7 @@ async function act(work: () => Promise<unknown>): Promise<void> {
     <RefusalNote :error="error" />
     <form v-if="mayHand && player.releases.length" class="hand-row" @submit.prevent="chosen !== '' && hand(chosen)">
       <label class="visually-hidden" :for="`release-${player.code}`">{{ t('handoff.choose') }}</label>
-      <select :id="`release-${player.code}`" v-model="chosen" class="form-select form-select-sm"><option value="" disabled>{{ t('handoff.choose') }}</option><option v-for="release in player.releases" :key="release.release" :value="release.release">{{ words(release) }}{{ release.note ? `: ${release.note}` : '' }}</option></select>
+      <BFormSelect size="sm" :id="`release-${player.code}`" v-model="chosen"><option value="" disabled>{{ t('handoff.choose') }}</option><option v-for="release in player.releases" :key="release.release" :value="release.release">{{ words(release) }}{{ release.note ? `: ${release.note}` : '' }}</option></BFormSelect>
       <button type="submit" class="btn btn-sm btn-primary" :disabled="chosen === ''">{{ t('handoff.hand') }}</button>
     </form>
     <p v-else-if="!player.releases.length" class="hint">{{ t('handoff.no-releases') }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
@@ -33,9 +34,9 @@ async function signIn(as: { email: string; password: string }): Promise<void> {
     <h1><img src="/mark.svg" alt="" width="34" height="34" /> Upper Pane</h1>
     <p class="hint">{{ t('session.hello') }}</p>
     <label for="email">{{ t('session.email') }}</label>
-    <input id="email" v-model="email" class="form-control" type="email" autocomplete="username" required autofocus />
+    <BFormInput id="email" v-model="email" type="email" autocomplete="username" required autofocus />
     <label for="password">{{ t('session.password') }}</label>
-    <input id="password" v-model="password" class="form-control" type="password" autocomplete="current-password" required />
+    <BFormInput id="password" v-model="password" type="password" autocomplete="current-password" required />
     <RefusalNote :error="error" />
     <button class="btn btn-primary" type="submit" :disabled="busy">{{ t('session.in') }}</button>
     <template v-if="session.demo.length">

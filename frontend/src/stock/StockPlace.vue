@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
@@ -48,9 +49,9 @@ onMounted(() => void stock.load())
       <p class="hint">{{ t('stock.drop') }} {{ t('stock.kinds') }}</p>
       <span class="spring" />
       <label class="visually-hidden" for="stock-search">{{ t('stock.search') }}</label>
-      <input id="stock-search" v-model="search" class="form-control form-control-sm" type="search" :placeholder="t('stock.search')" />
+      <BFormInput size="sm" id="stock-search" v-model="search" type="search" :placeholder="t('stock.search')" />
       <label class="visually-hidden" for="stock-ratio">{{ t('stock.ratio') }}</label>
-      <select id="stock-ratio" v-model="ratio" class="form-select form-select-sm"><option value="">{{ t('stock.any') }}</option><option v-for="one in ratios" :key="one">{{ one }}</option></select>
+      <BFormSelect size="sm" id="stock-ratio" v-model="ratio"><option value="">{{ t('stock.any') }}</option><option v-for="one in ratios" :key="one">{{ one }}</option></BFormSelect>
       <button type="button" class="btn btn-primary btn-sm" @click="input?.click()">{{ t('stock.choose') }}</button>
       <input ref="input" class="visually-hidden" type="file" multiple accept=".jpg,.jpeg,.png,.webp,.mp4,.webm" :aria-label="t('stock.choose')" tabindex="-1" @change="chosen" />
     </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { NamedArea, SurfaceWhole } from '../api/surfaces'
@@ -38,12 +39,12 @@ const px = (area: NamedArea): string => (props.surface.area_rects[area.name] ?? 
   <fieldset :disabled="!session.may('mount')">
     <section v-for="(area, index) in surface.areas" :key="area.name" class="area-entry">
       <div class="field-row">
-        <label>{{ t('field.name') }}<input class="form-control form-control-sm" :value="area.name" maxlength="60" @change="set(index, { name: ($event.target as HTMLInputElement).value })" /></label>
-        <label>{{ t('surface.unit') }}<select class="form-select form-select-sm" :value="area.unit" @change="set(index, { unit: ($event.target as HTMLSelectElement).value as NamedArea['unit'], rect: [0, 0, ...(($event.target as HTMLSelectElement).value === '%' ? [100, 100] : surface.canvas)] as Rect })"><option>px</option><option>%</option></select></label>
+        <label>{{ t('field.name') }}<BFormInput size="sm" :model-value="area.name" maxlength="60" @change="set(index, { name: ($event.target as HTMLInputElement).value })" /></label>
+        <label>{{ t('surface.unit') }}<BFormSelect size="sm" :model-value="area.unit" @change="set(index, { unit: ($event.target as HTMLSelectElement).value as NamedArea['unit'], rect: [0, 0, ...(($event.target as HTMLSelectElement).value === '%' ? [100, 100] : surface.canvas)] as Rect })"><option>px</option><option>%</option></BFormSelect></label>
       </div>
       <div class="field-row"><NumberField v-for="(corner, at) in corners" :key="corner" :model-value="area.rect[at]!" :label="t(`shape.${corner}`)" :unit="area.unit" :path="at === 0 ? `/areas/${index}/rect` : `/areas/${index}/rect/${at}`" @update:model-value="side(index, at, $event)" /></div>
       <p class="measure hint">{{ px(area) }} px <button type="button" class="plain" @click="put(surface.areas.filter((_, at) => at !== index))">{{ t('surface.remove-area', { name: area.name }) }}</button></p>
     </section>
-    <form class="field-row" @submit.prevent="add"><label>{{ t('surface.new-area') }}<input v-model="name" class="form-control form-control-sm" required maxlength="60" /></label><button type="submit" class="btn btn-sm btn-outline-dark fixed">{{ t('surface.add-area') }}</button></form>
+    <form class="field-row" @submit.prevent="add"><label>{{ t('surface.new-area') }}<BFormInput size="sm" v-model="name" required maxlength="60" /></label><button type="submit" class="btn btn-sm btn-outline-dark fixed">{{ t('surface.add-area') }}</button></form>
   </fieldset>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -77,10 +78,10 @@ onMounted(async () => {
       </dl>
     </section>
     <form class="column" @submit.prevent="make(false)">
-      <label>{{ t('surface.name') }}<input v-model="name" class="form-control form-control-sm" maxlength="120" required /></label>
+      <label>{{ t('surface.name') }}<BFormInput size="sm" v-model="name" maxlength="120" required /></label>
       <PlaceTabs v-model="way" :tabs="ways" :label="t('surface.ways')" :words="(one) => t(`surface.way-${one}`)" panel="way-panel" />
       <div id="way-panel" role="tabpanel" :aria-labelledby="`way-panel-${way}`">
-        <label v-if="way === 'mode'">{{ t('surface.mode') }}<select v-model="mode" class="form-select form-select-sm"><option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option></select></label>
+        <label v-if="way === 'mode'">{{ t('surface.mode') }}<BFormSelect size="sm" v-model="mode"><option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option></BFormSelect></label>
         <EdidField v-if="way === 'edid'" @read="edid = $event" />
         <template v-if="way === 'wall' && free">
           <PanelList v-model="free" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
@@ -93,9 +94,9 @@ onMounted(async () => {
         </template>
       </div>
       <div class="field-row">
-        <label>{{ t('elevation.kind') }}<select v-model="kind" class="form-select form-select-sm"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></select></label>
-        <label>{{ t('surface.hangs') }}<select v-model="portrait" class="form-select form-select-sm"><option :value="false">{{ t('elevation.landscape') }}</option><option :value="true">{{ t('elevation.portrait') }}</option></select></label>
-        <label v-if="way !== 'wall'">{{ t('surface.turned') }}<select v-model="rotation" class="form-select form-select-sm"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></select></label>
+        <label>{{ t('elevation.kind') }}<BFormSelect size="sm" v-model="kind"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></BFormSelect></label>
+        <label>{{ t('surface.hangs') }}<BFormSelect size="sm" v-model="portrait"><option :value="false">{{ t('elevation.landscape') }}</option><option :value="true">{{ t('elevation.portrait') }}</option></BFormSelect></label>
+        <label v-if="way !== 'wall'">{{ t('surface.turned') }}<BFormSelect size="sm" v-model="rotation"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
       </div>
       <RefusalNote :error="unclaimed" />
       <ul v-if="resolved?.findings.length" class="findings short"><li v-for="(finding, index) in resolved.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>

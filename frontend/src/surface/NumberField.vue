@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormInput } from 'bootstrap-vue-next'
 import { ref, useId, watch } from 'vue'
 import { typedNumber, useFieldRefusal } from './refusal'
 
@@ -22,7 +23,7 @@ function typed(): void {
 
 <template>
   <label :for="id">{{ label }}
-    <span class="with-unit"><input :id="id" v-model="text" class="form-control form-control-sm measure" inputmode="decimal" :disabled="disabled" :placeholder="placeholder" :aria-invalid="refusal !== ''" :aria-describedby="refusal ? `${id}-wrong` : undefined" @change="typed" /><span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span></span>
+    <span class="with-unit"><BFormInput size="sm" :id="id" v-model="text" class="measure" inputmode="decimal" :disabled="disabled" :placeholder="placeholder" :aria-invalid="refusal !== ''" :aria-describedby="refusal ? `${id}-wrong` : undefined" @change="typed" /><span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span></span>
     <span v-if="refusal" :id="`${id}-wrong`" class="refusal" role="alert">{{ refusal }}</span>
   </label>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { Output, SurfaceWhole } from '../api/surfaces'
 import NumberField from './NumberField.vue'
@@ -21,7 +22,7 @@ function addSlice(): void {
 
 <template>
   <div class="field-row">
-    <label>{{ t('outputs.player') }}<select class="form-select form-select-sm" :value="output.player" @change="put({ player: ($event.target as HTMLSelectElement).value })"><option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option></select></label>
+    <label>{{ t('outputs.player') }}<BFormSelect size="sm" :model-value="output.player" @change="put({ player: ($event.target as HTMLSelectElement).value })"><option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option></BFormSelect></label>
     <NumberField :model-value="output.number" :label="t('outputs.number')" :path="`/outputs/${index}/number`" @update:model-value="put({ number: $event ?? 0 })" />
     <NumberField :model-value="output.millihertz / 1000" :label="t('outputs.rate')" unit="Hz" :path="`/outputs/${index}/millihertz`" @update:model-value="put({ millihertz: typeof $event === 'number' ? Math.round($event * 1000) : ($event as unknown as number) })" />
   </div>

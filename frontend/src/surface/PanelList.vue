@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { PanelShape, Resolved, Shape } from '../api/surfaces'
@@ -44,7 +45,7 @@ const blend = (finding: Finding): void => void (shape.value = { ...shape.value, 
       <div class="field-row">
         <NumberField :model-value="panel.position_mm[0]" :label="t('shape.x')" unit="mm" :path="`/panels/${index}/position_mm/0`" @update:model-value="pair(index, 'position_mm', 0, $event)" />
         <NumberField :model-value="panel.position_mm[1]" :label="t('shape.y')" unit="mm" :path="`/panels/${index}/position_mm/1`" @update:model-value="pair(index, 'position_mm', 1, $event)" />
-        <label>{{ t('shape.panel-turn') }}<select class="form-select form-select-sm" :value="panel.rotation ?? 0" @change="set(index, { rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></select></label>
+        <label>{{ t('shape.panel-turn') }}<BFormSelect size="sm" :model-value="panel.rotation ?? 0" @change="set(index, { rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
       </div>
       <div class="field-row">
         <NumberField :model-value="panel.native[0]" :label="t('shape.px-width')" unit="px" :path="`/panels/${index}/native/0`" @update:model-value="pair(index, 'native', 0, $event)" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
@@ -53,7 +54,7 @@ async function make(): Promise<void> {
   <fieldset :disabled="!session.may('mount')">
     <ShapeDrawing v-if="resolved" class="small" :shape="resolved" :label="t('shape.drawing')" :movable="!single && !!shape.panels" :chosen="chosen ? [chosen] : []" @move="(id, by) => (shape = moved(shape, id, by))" @pick="chosen = $event" />
     <p v-if="resolved" class="computed measure" role="status">{{ t('elevation.canvas') }} {{ pixels(...resolved.canvas) }}, {{ t(`elevation.${resolved.orientation}`) }}</p>
-    <label v-if="single">{{ t('surface.mounting') }}<select v-model="turn" class="form-select form-select-sm"><option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option></select></label>
+    <label v-if="single">{{ t('surface.mounting') }}<BFormSelect size="sm" v-model="turn"><option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option></BFormSelect></label>
     <WallFields v-model="shape" figures />
     <button v-if="shape.grid" type="button" class="plain" :disabled="!resolved" @click="resolved && (shape = freed(shape, resolved))">{{ t('shape.free') }}</button>
     <PanelList v-else v-model="shape" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SheetFields, SurfaceWhole } from '../api/surfaces'
@@ -31,10 +32,10 @@ const groups = (event: Event): void => set({ groups: (event.target as HTMLInputE
 
 <template>
   <fieldset :disabled="!session.may('mount')">
-    <label>{{ t('field.name') }}<input class="form-control form-control-sm" :value="surface.name" maxlength="120" @change="set({ name: ($event.target as HTMLInputElement).value })" /></label>
+    <label>{{ t('field.name') }}<BFormInput size="sm" :model-value="surface.name" maxlength="120" @change="set({ name: ($event.target as HTMLInputElement).value })" /></label>
     <div class="field-row">
-      <label>{{ t('field.kind') }}<select class="form-select form-select-sm" :value="surface.kind" @change="set({ kind: ($event.target as HTMLSelectElement).value as SheetFields['kind'] })"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></select></label>
-      <label>{{ t('field.groups') }}<input class="form-control form-control-sm" :value="surface.groups.join(', ')" list="known-groups" :placeholder="t('surface.groups-hint')" @change="groups" /></label>
+      <label>{{ t('field.kind') }}<BFormSelect size="sm" :model-value="surface.kind" @change="set({ kind: ($event.target as HTMLSelectElement).value as SheetFields['kind'] })"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></BFormSelect></label>
+      <label>{{ t('field.groups') }}<BFormInput size="sm" :model-value="surface.groups.join(', ')" list="known-groups" :placeholder="t('surface.groups-hint')" @change="groups" /></label>
       <datalist id="known-groups"><option v-for="group in known" :key="group" :value="group" /></datalist>
     </div>
     <p class="group-label">{{ t('surface.place') }}</p>
@@ -49,7 +50,7 @@ const groups = (event: Event): void => set({ groups: (event.target as HTMLInputE
     </div>
     <p class="group-label">{{ t('field.safe_px') }}</p>
     <div class="field-row"><NumberField v-for="(side, index) in sides" :key="side" :model-value="surface.safe_px[index]!" :label="t(`shape.${side}`)" unit="px" :path="index === 0 ? '/safe_px' : `/safe_px/${index}`" @update:model-value="safe(index, $event)" /></div>
-    <label class="check"><input type="checkbox" :checked="surface.sound" @change="set({ sound: !surface.sound })" />{{ t('field.sound') }}</label>
-    <label class="check"><input type="checkbox" :checked="surface.touch" @change="set({ touch: !surface.touch })" />{{ t('field.touch') }}</label>
+    <BFormCheckbox :model-value="surface.sound" @update:model-value="set({ sound: !surface.sound })">{{ t('field.sound') }}</BFormCheckbox>
+    <BFormCheckbox :model-value="surface.touch" @update:model-value="set({ touch: !surface.touch })">{{ t('field.touch') }}</BFormCheckbox>
   </fieldset>
 </template>

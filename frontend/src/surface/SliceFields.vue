@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { ResolvedPanel, Slice } from '../api/surfaces'
 import type { Rect } from '../plan/types'
@@ -19,9 +20,9 @@ function side(key: 'canvas' | 'raster', at: number, value: number | null): void 
 <template>
   <div class="slice-fields">
     <div class="field-row">
-      <label>{{ t('outputs.panel') }}<select class="form-select form-select-sm" :value="slice.panel" @change="slice = { ...slice, panel: ($event.target as HTMLSelectElement).value }"><option v-for="panel in panels" :key="panel.id" :value="panel.id">{{ panel.letter }} ({{ panel.number }})</option></select></label>
-      <label>{{ t('outputs.turn') }}<select class="form-select form-select-sm" :value="slice.turn" @change="slice = { ...slice, turn: Number(($event.target as HTMLSelectElement).value) }"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></select></label>
-      <label class="check"><input type="checkbox" :checked="slice.mirror" @change="slice = { ...slice, mirror: !slice.mirror }" />{{ t('outputs.mirror') }}</label>
+      <label>{{ t('outputs.panel') }}<BFormSelect size="sm" :model-value="slice.panel" @change="slice = { ...slice, panel: ($event.target as HTMLSelectElement).value }"><option v-for="panel in panels" :key="panel.id" :value="panel.id">{{ panel.letter }} ({{ panel.number }})</option></BFormSelect></label>
+      <label>{{ t('outputs.turn') }}<BFormSelect size="sm" :model-value="slice.turn" @change="slice = { ...slice, turn: Number(($event.target as HTMLSelectElement).value) }"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
+      <BFormCheckbox :model-value="slice.mirror" @update:model-value="slice = { ...slice, mirror: !slice.mirror }">{{ t('outputs.mirror') }}</BFormCheckbox>
     </div>
     <template v-for="key in ['canvas', 'raster'] as const" :key="key">
       <p class="group-label">{{ t(`outputs.${key}`) }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormRadio, BFormSelect } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { GridShape, PanelShape, Shape } from '../api/surfaces'
 import type { Rect } from '../plan/types'
@@ -36,7 +37,7 @@ function gap(axis: number, value: number | null): void {
     <div class="field-row">
       <NumberField :model-value="shape.grid.columns" :label="t('shape.columns')" path="/grid/columns" @update:model-value="put({ columns: $event ?? 0 })" />
       <NumberField :model-value="shape.grid.rows" :label="t('shape.rows')" path="/grid/rows" @update:model-value="put({ rows: $event ?? 0 })" />
-      <label>{{ t('shape.panel-turn') }}<select class="form-select form-select-sm" :value="shape.grid.panel.rotation ?? 0" @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></select></label>
+      <label>{{ t('shape.panel-turn') }}<BFormSelect size="sm" :model-value="shape.grid.panel.rotation ?? 0" @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
     </div>
     <p class="group-label">{{ t('shape.each-panel') }}</p>
     <slot />
@@ -59,8 +60,8 @@ function gap(axis: number, value: number | null): void {
       <NumberField :model-value="shape.grid.gap_mm?.[1] ?? 0" :label="t('shape.gap-y')" unit="mm" path="/gap_mm/1" @update:model-value="gap(1, $event)" />
     </div>
     <div class="choices">
-      <label class="check"><input type="radio" :checked="shape.mode !== 'butted'" name="mode" @change="shape = { ...shape, mode: 'compensated' }" />{{ t('shape.compensated') }}</label>
-      <label class="check"><input type="radio" :checked="shape.mode === 'butted'" name="mode" @change="shape = { ...shape, mode: 'butted' }" />{{ t('shape.butted') }}</label>
+      <BFormRadio name="mode" value="compensated" :model-value="shape.mode ?? 'compensated'" @update:model-value="shape = { ...shape, mode: 'compensated' }">{{ t('shape.compensated') }}</BFormRadio>
+      <BFormRadio name="mode" value="butted" :model-value="shape.mode ?? 'compensated'" @update:model-value="shape = { ...shape, mode: 'butted' }">{{ t('shape.butted') }}</BFormRadio>
     </div>
   </fieldset>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SurfaceWhole } from '../api/surfaces'
@@ -26,7 +27,7 @@ const signal = (): Record<string, unknown> => ({ player: player.value, number: n
   <details>
     <summary>{{ t('outputs.on-one') }}</summary>
     <div class="field-row">
-      <label>{{ t('outputs.player') }}<select v-model="player" class="form-select form-select-sm"><option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option></select></label>
+      <label>{{ t('outputs.player') }}<BFormSelect size="sm" v-model="player"><option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option></BFormSelect></label>
       <NumberField v-model="number" :label="t('outputs.number')" path="/number" />
       <NumberField v-model="width" :label="t('shape.px-width')" unit="px" path="/px/0" />
       <NumberField v-model="height" :label="t('shape.px-height')" unit="px" path="/px/1" />
