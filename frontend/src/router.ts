@@ -13,9 +13,22 @@ export const router = createRouter({
   routes: [
     { path: '/sign-in', name: 'sign-in', component: () => import('./session/SignIn.vue'), meta: { open: true } },
     { path: `/:place(${PLACES.join('|')})/:rest(.*)*`, name: 'home', component: () => import('./session/SignIn.vue') },
-    { path: '/:site/elevation/new', name: 'new-surface', component: () => import('./surface/NewSurface.vue'), meta: { right: 'mount' } },
-    { path: '/:site/elevation/:surface/outputs', name: 'outputs', component: () => import('./surface/OutputPlace.vue') },
-    { path: '/:site/elevation/:surface?', name: 'elevation', component: () => import('./elevation/ElevationPlace.vue') },
+    {
+      path: '/:site/elevation/new',
+      name: 'new-surface',
+      component: () => import('./surface/NewSurface.vue'),
+      meta: { right: 'mount' },
+    },
+    {
+      path: '/:site/elevation/:surface/outputs',
+      name: 'outputs',
+      component: () => import('./surface/OutputPlace.vue'),
+    },
+    {
+      path: '/:site/elevation/:surface?',
+      name: 'elevation',
+      component: () => import('./elevation/ElevationPlace.vue'),
+    },
     { path: '/:site/bench/:design?', name: 'bench', component: () => import('./bench/BenchPlace.vue') },
     { path: '/:site/stock', name: 'stock', component: () => import('./stock/StockPlace.vue') },
     { path: '/:site/hand-off', name: 'hand-off', component: () => import('./handoff/HandoffPlace.vue') },

@@ -20,7 +20,10 @@ export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, b
   try {
     response = await fetch(path, {
       method,
-      headers: { Accept: 'application/json', ...(method === 'GET' ? {} : { 'X-Csrf-Token': csrf, 'Content-Type': 'application/json' }) },
+      headers: {
+        Accept: 'application/json',
+        ...(method === 'GET' ? {} : { 'X-Csrf-Token': csrf, 'Content-Type': 'application/json' }),
+      },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     })
   } catch {
@@ -45,7 +48,11 @@ function read<T>(status: number, text: string): T {
 export async function sendBytes<T>(path: string, file: Blob): Promise<T> {
   let response: Response
   try {
-    response = await fetch(path, { method: 'POST', headers: { Accept: 'application/json', 'X-Csrf-Token': csrf, 'Content-Type': 'application/octet-stream' }, body: file })
+    response = await fetch(path, {
+      method: 'POST',
+      headers: { Accept: 'application/json', 'X-Csrf-Token': csrf, 'Content-Type': 'application/octet-stream' },
+      body: file,
+    })
   } catch {
     throw new NoAnswer()
   }

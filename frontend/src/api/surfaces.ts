@@ -3,10 +3,27 @@ import type { Plan, Rect, Ratio } from '../plan/types'
 import type { DocumentAnswer, Finding, PlayerState } from './types'
 
 export type Pair = [number, number]
-export interface PanelShape { id?: string; native: Pair; active_mm: Pair; bezel_mm?: Rect; rotation?: number; position_mm?: Pair }
-export interface GridShape { columns: number; rows: number; panel: PanelShape; gap_mm?: Pair }
+export interface PanelShape {
+  id?: string
+  native: Pair
+  active_mm: Pair
+  bezel_mm?: Rect
+  rotation?: number
+  position_mm?: Pair
+}
+export interface GridShape {
+  columns: number
+  rows: number
+  panel: PanelShape
+  gap_mm?: Pair
+}
 /** A surface as people describe it: one of `panels` and `grid`. */
-export interface Shape { panels?: PanelShape[]; grid?: GridShape; mode?: 'compensated' | 'butted'; blends?: [string, string][] }
+export interface Shape {
+  panels?: PanelShape[]
+  grid?: GridShape
+  mode?: 'compensated' | 'butted'
+  blends?: [string, string][]
+}
 
 export interface ResolvedPanel {
   id: string
@@ -36,9 +53,25 @@ export interface Resolved {
   legible: { pixel_distance_m: number; least_px: number; good_px: number; thumb_px: number }
 }
 
-export interface NamedArea { name: string; unit: 'px' | '%'; rect: Rect }
-export interface Slice { panel: string; canvas: Rect; raster: Rect; turn: number; mirror: boolean }
-export interface Output { player: string; number: number; px: Pair; millihertz: number; slices: Slice[] }
+export interface NamedArea {
+  name: string
+  unit: 'px' | '%'
+  rect: Rect
+}
+export interface Slice {
+  panel: string
+  canvas: Rect
+  raster: Rect
+  turn: number
+  mirror: boolean
+}
+export interface Output {
+  player: string
+  number: number
+  px: Pair
+  millihertz: number
+  slices: Slice[]
+}
 
 /** The fields of a surface, as they are set. */
 export interface SheetFields {
@@ -63,7 +96,14 @@ export interface SurfaceLine extends Resolved, SheetFields {
   document: string
   revision: number
   area_rects: Record<string, Rect>
-  designs: { id: string; name: string; area: string | null; revision: number; changed_at: string; changed_by: string | null }[]
+  designs: {
+    id: string
+    name: string
+    area: string | null
+    revision: number
+    changed_at: string
+    changed_by: string | null
+  }[]
   feeding: FeedingLine[]
   /** What it was handed last. */
   handed: { release: number; start_ms: number } | null
@@ -71,7 +111,12 @@ export interface SurfaceLine extends Resolved, SheetFields {
   draft: { id: string; name: string; revision: number } | null
 }
 
-export interface Wiring { automatic?: boolean; outputs: Output[]; findings: Finding[]; next?: Output | null }
+export interface Wiring {
+  automatic?: boolean
+  outputs: Output[]
+  findings: Finding[]
+  next?: Output | null
+}
 
 /** A player that feeds a surface, and what it was handed. */
 export interface FeedingLine {
@@ -93,12 +138,35 @@ export interface Effects {
   after: Resolved
   /** The output map goes with the old shape. */
   unwired: boolean
-  designs: { id: string; name: string; zones: { letter: string; before: Rect | null; after: Rect }[]; findings: Finding[]; plan: Plan }[]
+  designs: {
+    id: string
+    name: string
+    zones: { letter: string; before: Rect | null; after: Rect }[]
+    findings: Finding[]
+    plan: Plan
+  }[]
 }
 
-export interface Figures { native: Pair; active_mm: Pair; pitch_mm: Pair }
-export interface StandardMode { px: Pair; name: string }
-export interface EdidAnswer { maker: string; product: number; name: string; native: Pair; refresh_hz: number; active_mm: Pair | null; size_from: string | null; version: string; findings: Finding[] }
+export interface Figures {
+  native: Pair
+  active_mm: Pair
+  pitch_mm: Pair
+}
+export interface StandardMode {
+  px: Pair
+  name: string
+}
+export interface EdidAnswer {
+  maker: string
+  product: number
+  name: string
+  native: Pair
+  refresh_hz: number
+  active_mm: Pair | null
+  size_from: string | null
+  version: string
+  findings: Finding[]
+}
 
 export interface Elevation {
   site: { slug: string; name: string; address: string; zone: string }

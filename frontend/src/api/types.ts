@@ -25,7 +25,10 @@ export interface Finding {
 }
 
 /** What a batch did: a code of the catalogue and its parameters. */
-export interface Label { code: string; about: Record<string, string> }
+export interface Label {
+  code: string
+  about: Record<string, string>
+}
 
 export interface RevisionLine {
   number: number
@@ -49,7 +52,12 @@ export interface DocumentAnswer {
 export type Versions =
   | { what: 'zone'; zone: string; letter: string; theirs: ZoneVersion | null; yours: ZoneVersion | null }
   | { what: 'field'; field: string; theirs: unknown; yours: unknown }
-  | { what: 'scene' | 'name' | 'reflow' | 'order' | 'round' | 'outputs' | 'players'; field?: string; theirs: unknown; yours: unknown }
+  | {
+      what: 'scene' | 'name' | 'reflow' | 'order' | 'round' | 'outputs' | 'players'
+      field?: string
+      theirs: unknown
+      yours: unknown
+    }
 export type ZoneVersion = ZoneDocument & { rect: Rect | null }
 
 export interface TextStyle {
@@ -67,16 +75,47 @@ export interface TextStyle {
 }
 
 export type FitMode = 'contain' | 'cover' | 'stretch' | 'none'
-export interface EmptyFill { kind: 'empty' }
-export interface ColourFill { kind: 'colour'; colour: string }
+export interface EmptyFill {
+  kind: 'empty'
+}
+export interface ColourFill {
+  kind: 'colour'
+  colour: string
+}
 /** Faces are marked in ppm of the picture. */
-interface MediaLook { media: string; fit: FitMode; focus: [number, number]; ground: string; faces?: Rect[] }
-export interface PictureFill extends MediaLook { kind: 'picture' }
-export interface VideoFill extends MediaLook { kind: 'video'; sound: boolean }
-export interface TextFill extends TextStyle { kind: 'text'; text: string }
-export interface ClockFill extends TextStyle { kind: 'clock'; pattern: string }
-export interface Entry { id: string; fill: Fill; duration_ms: number | null; enabled: boolean; transition: { kind: 'cut' | 'fade'; ms: number } }
-export interface PlaylistFill { kind: 'playlist'; entries: Entry[] }
+interface MediaLook {
+  media: string
+  fit: FitMode
+  focus: [number, number]
+  ground: string
+  faces?: Rect[]
+}
+export interface PictureFill extends MediaLook {
+  kind: 'picture'
+}
+export interface VideoFill extends MediaLook {
+  kind: 'video'
+  sound: boolean
+}
+export interface TextFill extends TextStyle {
+  kind: 'text'
+  text: string
+}
+export interface ClockFill extends TextStyle {
+  kind: 'clock'
+  pattern: string
+}
+export interface Entry {
+  id: string
+  fill: Fill
+  duration_ms: number | null
+  enabled: boolean
+  transition: { kind: 'cut' | 'fade'; ms: number }
+}
+export interface PlaylistFill {
+  kind: 'playlist'
+  entries: Entry[]
+}
 export type MediaFill = PictureFill | VideoFill
 export type Fill = EmptyFill | ColourFill | MediaFill | TextFill | ClockFill | PlaylistFill
 
@@ -127,10 +166,18 @@ export interface BenchView {
   root: Halves
 }
 
-/** A line that dragged lines snap to: of those near enough the lowest rank wins. `after` names the mullion that it is. */
-export interface SnapLine { at: number; kind: string; rank: number; after: string | null }
+/**
+ * A line that dragged lines snap to: of those near enough the lowest rank wins. `after` names the mullion that it is.
+ */
+export interface SnapLine {
+  at: number
+  kind: string
+  rank: number
+  after: string | null
+}
 
-export type SceneLength = { kind: 'open' } | { kind: 'longest' } | { kind: 'ms'; ms: number } | { kind: 'leader'; zone: string }
+export type SceneLength =
+  { kind: 'open' } | { kind: 'longest' } | { kind: 'ms'; ms: number } | { kind: 'leader'; zone: string }
 export interface SceneLine {
   name: string
   ms: number | null
@@ -141,7 +188,11 @@ export interface SceneLine {
   zones: number
 }
 /** Findings of a scene: of its layout, and by zone; `all` when every zone was judged. */
-export interface SceneFindings { layout: Finding[]; zones: Record<string, Finding[]>; all: boolean }
+export interface SceneFindings {
+  layout: Finding[]
+  zones: Record<string, Finding[]>
+  all: boolean
+}
 
 export interface DesignAnswer extends DocumentAnswer {
   design: string
@@ -194,7 +245,6 @@ export interface MediaLine {
   already?: boolean
 }
 
-
 export type PlayerState = 'empty' | 'waiting' | 'proven' | 'different' | 'silent'
 
 export interface ReleaseLine {
@@ -219,15 +269,44 @@ export interface PlayerLine {
   ordered: (ReleaseLine & { start_ms: number; by: string }) | null
   /** What rolling back would bring. */
   before: ReleaseLine | null
-  shows: { release: number; received_ms: number; proven: boolean; differences: string[]; zones: Record<string, string | null>; offset_ms: number; stepped: boolean } | null
+  shows: {
+    release: number
+    received_ms: number
+    proven: boolean
+    differences: string[]
+    zones: Record<string, string | null>
+    offset_ms: number
+    stepped: boolean
+  } | null
   unreleased: { id: string; name: string; revision: number; released: number | null }[]
   releases: ReleaseLine[]
 }
 
 export type Role = 'designer' | 'editor' | 'operator' | 'technician' | 'administrator'
 export type Right = 'see' | 'design' | 'mount' | 'fill' | 'clear' | 'release' | 'hand_off' | 'pair'
-export interface SiteLine { slug: string; name: string; zone: string; role: Role; rights: Right[] }
-export interface Me { name: string; email: string; role: Role; sites: SiteLine[]; csrf: string }
-export interface FontLine { family: string; weight: number; file: string }
+export interface SiteLine {
+  slug: string
+  name: string
+  zone: string
+  role: Role
+  rights: Right[]
+}
+export interface Me {
+  name: string
+  email: string
+  role: Role
+  sites: SiteLine[]
+  csrf: string
+}
+export interface FontLine {
+  family: string
+  weight: number
+  file: string
+}
 export type Command = { do: string } & Record<string, unknown>
-export interface DemoPerson { name: string; email: string; role: Role; password: string }
+export interface DemoPerson {
+  name: string
+  email: string
+  role: Role
+  password: string
+}

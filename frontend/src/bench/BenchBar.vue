@@ -28,12 +28,42 @@ const site = computed(() => design.answer?.surface?.site)
 <template>
   <div class="bench-bar">
     <h1>{{ design.answer?.name }}</h1>
-    <button type="button" class="plain bench-surface" :title="t('bench.other-hint')" @click="emit('aside', 'other')">{{ design.answer?.surface?.name }}<template v-if="design.answer?.area">, {{ design.answer.area }}</template></button>
+    <button type="button" class="plain bench-surface" :title="t('bench.other-hint')" @click="emit('aside', 'other')">
+      {{ design.answer?.surface?.name }}
+      <template v-if="design.answer?.area">, {{ design.answer.area }}</template>
+    </button>
     <span class="spring" />
-    <span class="save-word" :class="design.state" role="status">{{ words }} <button v-if="design.state === 'saved' && !design.typing" type="button" class="plain" :title="t('bench.history')" @click="emit('aside', 'history')">{{ t('elevation.revision', { revision: String(design.revision) }) }}</button><RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">{{ t('session.in') }}</RouterLink></span>
+    <span class="save-word" :class="design.state" role="status">
+      {{ words }}
+      <button
+        v-if="design.state === 'saved' && !design.typing"
+        type="button"
+        class="plain"
+        :title="t('bench.history')"
+        @click="emit('aside', 'history')">
+        {{ t('elevation.revision', { revision: String(design.revision) }) }}
+      </button>
+      <RouterLink v-if="design.state === 'signed-out'" :to="{ name: 'sign-in', query: { to: $route.fullPath } }">
+        {{ t('session.in') }}
+      </RouterLink>
+    </span>
     <template v-if="canEdit">
-      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.undo.undo" :title="labels.all(design.undo.undo)" @click="design.step('undo')">{{ t('bench.undo') }}</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!design.undo.redo" :title="labels.all(design.undo.redo)" @click="design.step('redo')">{{ t('bench.redo') }}</button>
+      <button
+        type="button"
+        class="btn btn-sm btn-outline-dark"
+        :disabled="!design.undo.undo"
+        :title="labels.all(design.undo.undo)"
+        @click="design.step('undo')">
+        {{ t('bench.undo') }}
+      </button>
+      <button
+        type="button"
+        class="btn btn-sm btn-outline-dark"
+        :disabled="!design.undo.redo"
+        :title="labels.all(design.undo.redo)"
+        @click="design.step('redo')">
+        {{ t('bench.redo') }}
+      </button>
       <button type="button" class="btn btn-sm btn-primary" @click="releasing = true">{{ t('bench.release') }}</button>
     </template>
     <ReleaseSheet v-if="releasing" @close="releasing = false" />

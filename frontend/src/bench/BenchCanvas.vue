@@ -28,7 +28,11 @@ const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
 const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
 const editable = computed(() => session.may('design', design.answer?.surface?.site) && props.round === null)
 const { scale, left, top, trueSize, ready } = useView(room, () => canvas.value)
-const mullions = useMullionDrag(() => design.bench, () => scale.value, (mullion, at, alone) => void design.moveMullion(mullion, at, alone))
+const mullions = useMullionDrag(
+  () => design.bench,
+  () => scale.value,
+  (mullion, at, alone) => void design.moveMullion(mullion, at, alone),
+)
 /** Clocks on the bench show the server's time at opening, plus the playhead. */
 const clockBase = design.answer?.now_ms ?? 0
 let stage: Stage | null = null
@@ -39,12 +43,18 @@ onMounted(() => {
   watch([shown, () => props.round], () => void show(), { immediate: true })
 })
 
-const fonts = call<{ fonts: FontLine[] }>('GET', '/api/fonts').then((answer) => answer.fonts).catch(() => [])
+const fonts = call<{ fonts: FontLine[] }>('GET', '/api/fonts')
+  .then((answer) => answer.fonts)
+  .catch(() => [])
 async function show(): Promise<void> {
   const plan = props.round ?? shown.value
   stage?.show(plan)
   emit('drawn')
-  const used = new Set(Object.values(plan.scenes).flatMap((scene) => scene.zones).flatMap((zone) => zone.items.flatMap((item) => ('font' in item ? [`${item.font} ${item.weight}`] : []))))
+  const used = new Set(
+    Object.values(plan.scenes)
+      .flatMap((scene) => scene.zones)
+      .flatMap((zone) => zone.items.flatMap((item) => ('font' in item ? [`${item.font} ${item.weight}`] : []))),
+  )
   await Promise.all((await fonts).filter((face) => used.has(`${face.family} ${face.weight}`)).map(loadFace)).catch(() => undefined)
 }
 
@@ -56,13 +66,17 @@ defineExpose({ draw, scale, trueSize })
 /** So many zones can follow a dragged mullion without falling behind the pointer; beyond, the line and its numbers move alone. */
 const MOST_FOLLOWING = 100
 /** While a mullion is dragged its neighbours follow by that linear rule; the core's answer then replaces them. */
-watch(mullions.drag, (drag, before) => {
-  const touched = (drag ?? before)?.mullion
-  if (!touched || design.plans.length > MOST_FOLLOWING) return
-  const lines = design.bench.mullions.filter((line) => touched.linked.includes(line.after))
-  const moving = drag?.alone ? lines.filter((line) => line.after === touched.after) : lines
-  for (const zone of new Set(lines.flatMap((line) => line.between.flat()))) clip(zone, touched, moving, drag ? drag.at - touched.at : 0)
-}, { flush: 'post' })
+watch(
+  mullions.drag,
+  (drag, before) => {
+    const touched = (drag ?? before)?.mullion
+    if (!touched || design.plans.length > MOST_FOLLOWING) return
+    const lines = design.bench.mullions.filter((line) => touched.linked.includes(line.after))
+    const moving = drag?.alone ? lines.filter((line) => line.after === touched.after) : lines
+    for (const zone of new Set(lines.flatMap((line) => line.between.flat()))) clip(zone, touched, moving, drag ? drag.at - touched.at : 0)
+  },
+  { flush: 'post' },
+)
 function clip(zone: string, touched: Mullion, lines: Mullion[], by: number): void {
   const element = stage?.element(zone)
   const rect = design.zones[zone]?.rect
@@ -76,7 +90,11 @@ function clip(zone: string, touched: Mullion, lines: Mullion[], by: number): voi
 function keys(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return
   const acts: Record<string, () => void> = {
-    ' ': () => emit('play'), ',': () => emit('step', -1000), '.': () => emit('step', 1000), '0': () => (trueSize.value = false), '1': () => (trueSize.value = true),
+    ' ': () => emit('play'),
+    ',': () => emit('step', -1000),
+    '.': () => emit('step', 1000),
+    '0': () => (trueSize.value = false),
+    '1': () => (trueSize.value = true),
   }
   const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : acts[event.key]
   if (!act) return
@@ -87,15 +105,17 @@ function keys(event: KeyboardEvent): void {
 
 <template>
   <div ref="room" class="canvas-room" role="group" :aria-label="t('bench.canvas')" @keydown="keys">
-    <div class="canvas-sheet" :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
+    <div
+      class="canvas-sheet"
+      :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
       <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" />
       <template v-if="ready">
         <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :scale="scale" />
         <PanelNames :canvas="canvas" :panels="design.answer?.panels ?? {}" :safe="design.answer?.safe ?? null" :scale="scale" />
         <template v-if="round === null">
-        <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="editable" :quiet="playing" />
-        <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="editable" @start="mullions.start" @nudge="mullions.nudge" />
-        <DimensionLines :scale="scale" :drag="mullions.drag.value" />
+          <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="editable" :quiet="playing" />
+          <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="editable" @start="mullions.start" @nudge="mullions.nudge" />
+          <DimensionLines :scale="scale" :drag="mullions.drag.value" />
         </template>
       </template>
     </div>

@@ -25,6 +25,10 @@ const faces = ['particulars', 'stock'] as const
 const head = useTemplateRef<HTMLElement>('head')
 let opener: Element | null = null
 
+function lead(): void {
+  aside.value = null
+  face.value = 'particulars'
+}
 /** The focus goes along: to what was opened, and back to where it was opened from. */
 watch(aside, async (opened, before) => {
   if (opened && !before) opener = document.activeElement
@@ -38,14 +42,32 @@ watch(aside, async (opened, before) => {
   <ThingColumn :label="t(`bench.${aside ?? face}`)" :about="aside">
     <div v-if="aside" class="aside-head">
       <h2 ref="head" tabindex="-1">{{ t(`bench.${aside}`) }}</h2>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="aside = null">{{ t('bench.back') }} <kbd>Esc</kbd></button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="aside = null">
+        {{ t('bench.back') }}
+        <kbd>Esc</kbd>
+      </button>
     </div>
-    <PlaceTabs v-else v-model="face" :tabs="faces" :label="t('bench.particulars')" :words="(one) => t(`bench.${one}`)" panel="bench-panel" />
-    <div id="bench-panel" :role="aside ? 'region' : 'tabpanel'" :aria-label="aside ? t(`bench.${aside}`) : undefined" :aria-labelledby="aside ? undefined : `bench-panel-${face}`" tabindex="0">
+    <PlaceTabs
+      v-else
+      v-model="face"
+      :tabs="faces"
+      :label="t('bench.particulars')"
+      :words="(one) => t(`bench.${one}`)"
+      panel="bench-panel" />
+    <div
+      id="bench-panel"
+      :role="aside ? 'region' : 'tabpanel'"
+      :aria-label="aside ? t(`bench.${aside}`) : undefined"
+      :aria-labelledby="aside ? undefined : `bench-panel-${face}`"
+      tabindex="0">
       <p v-if="!session.may('design', design.answer?.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
-      <FindingList v-if="aside === 'preflight'" @lead="aside = null; face = 'particulars'" />
+      <FindingList v-if="aside === 'preflight'" @lead="lead" />
       <OtherSurfaces v-else-if="aside === 'other'" :codes="beside" :t-ms="tMs" @toggle="(codes, on) => emit('beside', codes, on)" />
-      <HistoryList v-else-if="aside === 'history'" :document="design.id" :revision="design.revision" :zone="design.answer?.surface?.zone ?? 'UTC'" />
+      <HistoryList
+        v-else-if="aside === 'history'"
+        :document="design.id"
+        :revision="design.revision"
+        :zone="design.answer?.surface?.zone ?? 'UTC'" />
       <ParticularsPanel v-else-if="face === 'particulars'" @stock="face = 'stock'" />
       <StockShelf v-else @put="(zone, media) => emit('put', zone, media)" />
     </div>

@@ -38,37 +38,53 @@ const face = ref<Face>('particulars')
 const aside = ref<Aside | null>(null)
 const playhead = usePlayhead((tMs, running) => draw(tMs, running))
 const round = useRoundPlay(playhead.tMs, playhead.playing)
-const draw = (tMs: number, running: boolean): void => canvas.value?.draw(round.drawn.value ? tMs : running ? tMs : round.inScene.value, running)
+const draw = (tMs: number, running: boolean): void =>
+  canvas.value?.draw(round.drawn.value ? tMs : running ? tMs : round.inScene.value, running)
 const redraw = (): void => void requestAnimationFrame(() => draw(playhead.tMs.value, playhead.playing.value))
 const id = computed(() => (typeof route.params['design'] === 'string' ? route.params['design'] : ''))
 const query = (name: string): string => (typeof route.query[name] === 'string' ? route.query[name] : '')
-const beside = useBeside(computed(() => (design.id === id.value ? id.value : '')), () => design.revision)
+const beside = useBeside(
+  computed(() => (design.id === id.value ? id.value : '')),
+  () => design.revision,
+)
 const LAST = `bench:last:${session.slug}`
 
-watch(id, async (wanted) => {
-  const last = localStorage.getItem(LAST)
-  if (wanted === '') {
-    if (last) await router.replace({ name: 'bench', params: { design: last } })
-    return
-  }
-  playhead.pause()
-  error.value = null
-  try {
-    await design.open(wanted, query('scene'), query('layout') === 'turned' ? 'turned' : 'own')
-    localStorage.setItem(LAST, wanted)
-    const site = design.answer?.surface?.site
-    if (site && site !== route.params['site']) await router.replace({ params: { site, design: wanted }, query: route.query })
-    design.selected = design.zones[query('zone')] ? query('zone') : (design.order[0] ?? null)
-    playhead.seek(round.startOf(design.scene) ?? 0)
-  } catch (refused) {
-    localStorage.removeItem(LAST)
-    error.value = refused
-  }
-}, { immediate: true })
+watch(
+  id,
+  async (wanted) => {
+    const last = localStorage.getItem(LAST)
+    if (wanted === '') {
+      if (last) await router.replace({ name: 'bench', params: { design: last } })
+      return
+    }
+    playhead.pause()
+    error.value = null
+    try {
+      await design.open(wanted, query('scene'), query('layout') === 'turned' ? 'turned' : 'own')
+      localStorage.setItem(LAST, wanted)
+      const site = design.answer?.surface?.site
+      if (site && site !== route.params['site']) await router.replace({ params: { site, design: wanted }, query: route.query })
+      design.selected = design.zones[query('zone')] ? query('zone') : (design.order[0] ?? null)
+      playhead.seek(round.startOf(design.scene) ?? 0)
+    } catch (refused) {
+      localStorage.removeItem(LAST)
+      error.value = refused
+    }
+  },
+  { immediate: true },
+)
 
 /** The address says which scene, which of its layouts and which zone are looked at. */
 watch([() => design.selected, () => design.scene, () => design.layout], ([zone, scene, layout]) => {
-  if (zone && id.value === design.id) void router.replace({ query: { ...route.query, zone, scene: scene === design.answer?.round.scenes[0]?.scene ? undefined : scene, layout: layout === 'turned' ? layout : undefined } })
+  if (zone && id.value === design.id)
+    void router.replace({
+      query: {
+        ...route.query,
+        zone,
+        scene: scene === design.answer?.round.scenes[0]?.scene ? undefined : scene,
+        layout: layout === 'turned' ? layout : undefined,
+      },
+    })
 })
 watch(() => design.plans, redraw)
 
@@ -104,17 +120,45 @@ onMounted(() => void stock.load())
       <RefusalNote :error="design.refusal" />
       <MissingZones />
       <div class="bench-middle" :class="{ split: beside.codes.value.length }">
-        <BenchCanvas ref="canvas" :round="round.drawn.value" :playing="playhead.playing.value" @drawn="redraw" @play="playhead.toggle()" @step="(by) => playhead.seek(playhead.tMs.value + by)" />
-        <BesideSheets v-if="beside.codes.value.length" :sheets="beside.sheets.value" :t-ms="playhead.tMs.value" :error="beside.error.value" @away="(code) => beside.toggle([code], false)" />
+        <BenchCanvas
+          ref="canvas"
+          :round="round.drawn.value"
+          :playing="playhead.playing.value"
+          @drawn="redraw"
+          @play="playhead.toggle()"
+          @step="(by) => playhead.seek(playhead.tMs.value + by)" />
+        <BesideSheets
+          v-if="beside.codes.value.length"
+          :sheets="beside.sheets.value"
+          :t-ms="playhead.tMs.value"
+          :error="beside.error.value"
+          @away="(code) => beside.toggle([code], false)" />
       </div>
       <div class="bench-foot">
         <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
-        <TitleBlock v-if="canvas" :scale="canvas.scale" :true-size="canvas.trueSize" @fit="canvas.trueSize = false" @true="canvas.trueSize = true" @aside="aside = $event" />
+        <TitleBlock
+          v-if="canvas"
+          :scale="canvas.scale"
+          :true-size="canvas.trueSize"
+          @fit="canvas.trueSize = false"
+          @true="canvas.trueSize = true"
+          @aside="aside = $event" />
       </div>
     </section>
-    <BenchColumn v-model:face="face" v-model:aside="aside" :beside="beside.codes.value" :t-ms="playhead.tMs.value" @put="put" @beside="beside.toggle" />
-    <div v-if="carried.media" class="carried" :style="{ transform: `translate(${carried.x + 12}px, ${carried.y + 12}px)` }" aria-hidden="true">
-      <img v-if="carried.media.state === 'ready'" :src="`/media/${carried.media.sha256}/thumbnail`" alt="" />{{ carried.media.name }}
+    <BenchColumn
+      v-model:face="face"
+      v-model:aside="aside"
+      :beside="beside.codes.value"
+      :t-ms="playhead.tMs.value"
+      @put="put"
+      @beside="beside.toggle" />
+    <div
+      v-if="carried.media"
+      class="carried"
+      :style="{ transform: `translate(${carried.x + 12}px, ${carried.y + 12}px)` }"
+      aria-hidden="true">
+      <img v-if="carried.media.state === 'ready'" :src="`/media/${carried.media.sha256}/thumbnail`" alt="" />
+      {{ carried.media.name }}
     </div>
     <ConflictChoice v-if="design.conflict" :problem="design.conflict" @choose="design.resolve" />
   </div>

@@ -11,21 +11,53 @@ import type { Beside } from './useBeside'
 defineProps<{ sheets: Beside[]; tMs: number; error: unknown }>()
 const emit = defineEmits<{ away: [code: string] }>()
 const { t } = useI18n()
-const zones = (sheet: Beside): ZonePlan[] => [...new Map(Object.values(sheet.plan.scenes).flatMap((scene) => scene.zones).map((zone) => [zone.id, zone])).values()]
-const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null => (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
+const zones = (sheet: Beside): ZonePlan[] => [
+  ...new Map(
+    Object.values(sheet.plan.scenes)
+      .flatMap((scene) => scene.zones)
+      .map((zone) => [zone.id, zone]),
+  ).values(),
+]
+const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null =>
+  (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
 </script>
 
 <template>
   <section class="beside" :aria-label="t('beside.title')">
     <RefusalNote :error="error" />
     <article v-for="sheet in sheets" :key="sheet.surface.code" class="beside-sheet" :data-beside="sheet.surface.code">
-      <h3>{{ sheet.surface.name }} <button type="button" class="plain" :aria-label="t('beside.away', { name: sheet.surface.name })" @click="emit('away', sheet.surface.code)">×</button></h3>
+      <h3>
+        {{ sheet.surface.name }}
+        <button
+          type="button"
+          class="plain"
+          :aria-label="t('beside.away', { name: sheet.surface.name })"
+          @click="emit('away', sheet.surface.code)">
+          ×
+        </button>
+      </h3>
       <p class="measure">{{ pixels(...sheet.plan.canvas) }}</p>
       <PlanStill :plan="sheet.plan" :width="300" :height="250" :t-ms="tMs" />
       <details>
-        <summary><FindingMark v-if="worst(sheet)" :severity="worst(sheet)!" /> {{ t('beside.findings', { count: sheet.findings.length }) }}</summary>
-        <ul class="findings short"><li v-for="(finding, index) in sheet.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
-        <ul class="lines sizes"><li v-for="zone in zones(sheet)" :key="zone.id" class="line"><b class="letter">{{ zone.letter }}</b><span class="measure">{{ pixels(zone.rect[2], zone.rect[3]) }}</span></li></ul>
+        <summary>
+          <FindingMark v-if="worst(sheet)" :severity="worst(sheet)!" />
+          {{ t('beside.findings', { count: sheet.findings.length }) }}
+        </summary>
+        <ul class="findings short">
+          <li v-for="(finding, index) in sheet.findings" :key="index">
+            <FindingMark :severity="finding.severity" />
+            <span>
+              {{ finding.message }}
+              <span class="hint">{{ finding.mend }}</span>
+            </span>
+          </li>
+        </ul>
+        <ul class="lines sizes">
+          <li v-for="zone in zones(sheet)" :key="zone.id" class="line">
+            <b class="letter">{{ zone.letter }}</b>
+            <span class="measure">{{ pixels(zone.rect[2], zone.rect[3]) }}</span>
+          </li>
+        </ul>
       </details>
     </article>
   </section>

@@ -29,11 +29,18 @@ const down = computed(() => ticks('y'))
   <svg class="dimensions" aria-hidden="true">
     <g v-for="part in across" :key="`x${part.from}`">
       <path :d="`M${part.from * scale} -18 V-8 M${part.from * scale} -13 H${part.to * scale} M${part.to * scale} -18 V-8`" />
-      <text v-if="(part.to - part.from) * scale > LEAST_SCREEN_PX" :x="((part.from + part.to) / 2) * scale" y="-20" text-anchor="middle">{{ part.to - part.from }}</text>
+      <text v-if="(part.to - part.from) * scale > LEAST_SCREEN_PX" :x="((part.from + part.to) / 2) * scale" y="-20" text-anchor="middle">
+        {{ part.to - part.from }}
+      </text>
     </g>
     <g v-for="part in down" :key="`y${part.from}`">
       <path :d="`M-18 ${part.from * scale} H-8 M-13 ${part.from * scale} V${part.to * scale} M-18 ${part.to * scale} H-8`" />
-      <text v-if="(part.to - part.from) * scale > LEAST_SCREEN_PX" :transform="`translate(-20 ${((part.from + part.to) / 2) * scale}) rotate(-90)`" text-anchor="middle">{{ part.to - part.from }}</text>
+      <text
+        v-if="(part.to - part.from) * scale > LEAST_SCREEN_PX"
+        :transform="`translate(-20 ${((part.from + part.to) / 2) * scale}) rotate(-90)`"
+        text-anchor="middle">
+        {{ part.to - part.from }}
+      </text>
     </g>
   </svg>
 </template>

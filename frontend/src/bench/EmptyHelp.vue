@@ -18,12 +18,20 @@ const split = (axis: 'x' | 'y'): void => void design.split(props.zone, axis, hal
     <h3>{{ t('empty.fill') }}</h3>
     <div class="button-row">
       <button type="button" class="btn btn-sm btn-primary" @click="emit('stock')">{{ t('empty.stock') }}</button>
-      <button v-for="kind in kinds" :key="kind" type="button" class="btn btn-sm btn-outline-dark" @click="emit('fill', kind)">{{ t(`fill.${kind}`) }}</button>
+      <button v-for="kind in kinds" :key="kind" type="button" class="btn btn-sm btn-outline-dark" @click="emit('fill', kind)">
+        {{ t(`fill.${kind}`) }}
+      </button>
     </div>
     <h3>{{ t('empty.split') }}</h3>
     <div class="button-row">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('x')">{{ t('empty.columns') }} <kbd>|</kbd></button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('y')">{{ t('empty.rows') }} <kbd>-</kbd></button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('x')">
+        {{ t('empty.columns') }}
+        <kbd>|</kbd>
+      </button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('y')">
+        {{ t('empty.rows') }}
+        <kbd>-</kbd>
+      </button>
     </div>
     <p class="hint">{{ t('empty.hint') }}</p>
   </div>

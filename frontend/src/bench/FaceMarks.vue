@@ -15,11 +15,12 @@ let start: [number, number] | null = null
 
 function point(event: PointerEvent): [number, number] {
   const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
-  const along = (at: number, from: number, length: number): number => Math.min(WHOLE_PPM, Math.max(0, Math.round(((at - from) / length) * WHOLE_PPM)))
+  const along = (at: number, from: number, length: number): number =>
+    Math.min(WHOLE_PPM, Math.max(0, Math.round(((at - from) / length) * WHOLE_PPM)))
   return [along(event.clientX, box.left, box.width), along(event.clientY, box.top, box.height)]
 }
 function down(event: PointerEvent): void {
-  (event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
+  ;(event.currentTarget as HTMLElement).setPointerCapture(event.pointerId)
   start = point(event)
 }
 function move(event: PointerEvent): void {
@@ -36,9 +37,17 @@ const cancel = (): void => void (start = drawn.value = null)
 function side(index: number, at: number, event: Event): void {
   const face = [...(props.faces[index] ?? [])] as Rect
   face[at] = Math.round(Number((event.target as HTMLInputElement).value) * PERCENT_PPM)
-  emit('set', props.faces.map((one, which) => (which === index ? face : one)))
+  emit(
+    'set',
+    props.faces.map((one, which) => (which === index ? face : one)),
+  )
 }
-const box = (face: Rect): Record<string, string> => ({ left: `${face[0] / PERCENT_PPM}%`, top: `${face[1] / PERCENT_PPM}%`, width: `${face[2] / PERCENT_PPM}%`, height: `${face[3] / PERCENT_PPM}%` })
+const box = (face: Rect): Record<string, string> => ({
+  left: `${face[0] / PERCENT_PPM}%`,
+  top: `${face[1] / PERCENT_PPM}%`,
+  width: `${face[2] / PERCENT_PPM}%`,
+  height: `${face[3] / PERCENT_PPM}%`,
+})
 </script>
 
 <template>
@@ -46,13 +55,39 @@ const box = (face: Rect): Record<string, string> => ({ left: `${face[0] / PERCEN
     <summary>{{ t('faces.title', { count: faces.length }) }}</summary>
     <p class="hint">{{ t('faces.hint') }}</p>
     <div class="face-picture" @pointerdown.prevent="down" @pointermove="move" @pointerup="up" @pointercancel="cancel">
-      <img :src="picture" alt="" draggable="false" /><span v-for="(face, index) in faces" :key="index" class="face" :style="box(face)">{{ index + 1 }}</span><span v-if="drawn" class="face" :style="box(drawn)" />
+      <img :src="picture" alt="" draggable="false" />
+      <span v-for="(face, index) in faces" :key="index" class="face" :style="box(face)">{{ index + 1 }}</span>
+      <span v-if="drawn" class="face" :style="box(drawn)" />
     </div>
     <div v-for="(face, index) in faces" :key="index" class="face-row">
       <b>{{ index + 1 }}</b>
-      <BFormInput size="sm" v-for="(corner, at) in ['x', 'y', 'width', 'height']" :key="corner" class="measure" type="number" min="0" max="100" step="0.1" :aria-label="t('faces.side', { number: String(index + 1), side: t(`shape.${corner}`) })" :model-value="face[at]! / PERCENT_PPM" @change="side(index, at, $event)" />
-      <button type="button" class="plain" :aria-label="t('faces.remove', { number: String(index + 1) })" @click="emit('set', faces.filter((_, which) => which !== index))">×</button>
+      <BFormInput
+        size="sm"
+        v-for="(corner, at) in ['x', 'y', 'width', 'height']"
+        :key="corner"
+        class="measure"
+        type="number"
+        min="0"
+        max="100"
+        step="0.1"
+        :aria-label="t('faces.side', { number: String(index + 1), side: t(`shape.${corner}`) })"
+        :model-value="face[at]! / PERCENT_PPM"
+        @change="side(index, at, $event)" />
+      <button
+        type="button"
+        class="plain"
+        :aria-label="t('faces.remove', { number: String(index + 1) })"
+        @click="
+          emit(
+            'set',
+            faces.filter((_, which) => which !== index),
+          )
+        ">
+        ×
+      </button>
     </div>
-    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('set', [...faces, [400_000, 300_000, 200_000, 300_000]])">{{ t('faces.add') }}</button>
+    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('set', [...faces, [400_000, 300_000, 200_000, 300_000]])">
+      {{ t('faces.add') }}
+    </button>
   </details>
 </template>

@@ -15,7 +15,11 @@ const set = (part: Partial<Fill>, target: string): void => emit('change', { ...p
 
 <template>
   <p v-if="fill.kind === 'empty'" class="hint">{{ t('fill.choose') }}</p>
-  <ColourField v-else-if="fill.kind === 'colour'" :label="t('fill.colour-label')" :value="fill.colour" @set="(colour) => set({ colour }, 'colour')" />
+  <ColourField
+    v-else-if="fill.kind === 'colour'"
+    :label="t('fill.colour-label')"
+    :value="fill.colour"
+    @set="(colour) => set({ colour }, 'colour')" />
   <MediaFields v-else-if="fill.kind === 'picture' || fill.kind === 'video'" :fill="fill" :item="items[0]" @set="set" />
   <TextFields v-else-if="fill.kind === 'text' || fill.kind === 'clock'" :fill="fill" :item="items[0]" @set="set" />
   <PlaylistEditor v-else-if="fill.kind === 'playlist'" :fill="fill" :items="items" />

@@ -21,10 +21,15 @@ function place(zone: string, axis: 'x' | 'y'): void {
 
 <template>
   <div v-for="finding in missing" :key="finding.params['zone']" class="missing-zone" role="status">
-    <FindingMark :severity="finding.severity" /><span>{{ finding.message }}</span>
+    <FindingMark :severity="finding.severity" />
+    <span>{{ finding.message }}</span>
     <template v-if="session.may('design')">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="place(finding.params['zone'] ?? '', 'y')">{{ t('layout.place-below', { letter: (design.zone ?? design.plans[0])?.letter ?? '' }) }}</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="place(finding.params['zone'] ?? '', 'x')">{{ t('layout.place-right', { letter: (design.zone ?? design.plans[0])?.letter ?? '' }) }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="place(finding.params['zone'] ?? '', 'y')">
+        {{ t('layout.place-below', { letter: (design.zone ?? design.plans[0])?.letter ?? '' }) }}
+      </button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="place(finding.params['zone'] ?? '', 'x')">
+        {{ t('layout.place-right', { letter: (design.zone ?? design.plans[0])?.letter ?? '' }) }}
+      </button>
     </template>
   </div>
 </template>

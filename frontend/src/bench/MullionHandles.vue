@@ -23,7 +23,13 @@ function box(mullion: Mullion): Record<string, string> {
 }
 const letters = (zones: string[]): string => zones.map((zone) => design.zones[zone]?.letter ?? '').join(', ')
 /** What both parts come to: the linear rule that came with the plan. */
-const lengthOf = (mullion: Mullion, side: 0 | 1): number => (side === 0 ? moved(mullion) - mullion.start : mullion.end - moved(mullion) - mullion.gutter)
+const lengthOf = (mullion: Mullion, side: 0 | 1): number =>
+  side === 0 ? moved(mullion) - mullion.start : mullion.end - moved(mullion) - mullion.gutter
+function press(mullion: Mullion, event: PointerEvent): void {
+  if (!props.editable) return
+  if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus()
+  emit('start', mullion, event)
+}
 function keys(mullion: Mullion, event: KeyboardEvent): void {
   const steps: Record<string, number> = mullion.axis === 'x' ? { ArrowLeft: -1, ArrowRight: 1 } : { ArrowUp: -1, ArrowDown: 1 }
   const step = steps[event.key]
@@ -35,11 +41,28 @@ function keys(mullion: Mullion, event: KeyboardEvent): void {
 
 <template>
   <div class="mullion-layer">
-    <div v-for="mullion in design.bench.mullions" :key="mullion.after" v-memo="[mullion, scale, editable, moved(mullion), drag?.mullion.after === mullion.after]" class="mullion" :class="[mullion.axis, { dragged: drag && moved(mullion) !== mullion.at, still: !editable }]" :style="box(mullion)"
-      role="slider" :tabindex="editable ? 0 : -1" :aria-orientation="mullion.axis === 'x' ? 'horizontal' : 'vertical'" :aria-valuenow="moved(mullion)" :aria-valuemin="mullion.linked_range[0]" :aria-valuemax="mullion.linked_range[1]"
-      :aria-valuetext="`${moved(mullion)} px`" :aria-label="t('bench.mullion', { before: letters(mullion.between[0]), after: letters(mullion.between[1]), at: String(mullion.at) })" :data-mullion="mullion.after"
-      @pointerdown.prevent="editable && ($event.currentTarget as HTMLElement).focus(); editable && emit('start', mullion, $event)" @keydown="keys(mullion, $event)">
-      <span v-if="drag && drag.mullion.after === mullion.after" class="live measure" aria-hidden="true"><b>{{ lengthOf(mullion, 0) }}</b><b>{{ lengthOf(mullion, 1) }} px</b></span>
+    <div
+      v-for="mullion in design.bench.mullions"
+      :key="mullion.after"
+      v-memo="[mullion, scale, editable, moved(mullion), drag?.mullion.after === mullion.after]"
+      class="mullion"
+      :class="[mullion.axis, { dragged: drag && moved(mullion) !== mullion.at, still: !editable }]"
+      :style="box(mullion)"
+      role="slider"
+      :tabindex="editable ? 0 : -1"
+      :aria-orientation="mullion.axis === 'x' ? 'horizontal' : 'vertical'"
+      :aria-valuenow="moved(mullion)"
+      :aria-valuemin="mullion.linked_range[0]"
+      :aria-valuemax="mullion.linked_range[1]"
+      :aria-valuetext="`${moved(mullion)} px`"
+      :aria-label="t('bench.mullion', { before: letters(mullion.between[0]), after: letters(mullion.between[1]), at: String(mullion.at) })"
+      :data-mullion="mullion.after"
+      @pointerdown.prevent="press(mullion, $event)"
+      @keydown="keys(mullion, $event)">
+      <span v-if="drag && drag.mullion.after === mullion.after" class="live measure" aria-hidden="true">
+        <b>{{ lengthOf(mullion, 0) }}</b>
+        <b>{{ lengthOf(mullion, 1) }} px</b>
+      </span>
     </div>
   </div>
 </template>

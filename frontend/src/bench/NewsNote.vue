@@ -12,5 +12,9 @@ const words = computed(() => design.news.map((one) => t('bench.news', { who: one
 </script>
 
 <template>
-  <p v-if="words.length" class="news-note" role="status">{{ words.at(-1) }}<template v-if="words.length > 1"> {{ t('bench.news-more', { count: words.length - 1 }) }}</template> <button type="button" class="plain" @click="design.news = []">{{ t('close') }}</button></p>
+  <p v-if="words.length" class="news-note" role="status">
+    {{ words.at(-1) }}
+    <template v-if="words.length > 1">{{ t('bench.news-more', { count: words.length - 1 }) }}</template>
+    <button type="button" class="plain" @click="design.news = []">{{ t('close') }}</button>
+  </p>
 </template>

@@ -21,7 +21,9 @@ const all = (codes: string[]): boolean => codes.every((code) => props.codes.incl
 const scale = (event: Event): void => void design.send([{ do: 'design.reflow', by: (event.target as HTMLSelectElement).value }])
 
 onMounted(async () => {
-  surfaces.value = (await call<Elevation>('GET', `/api/sites/${design.answer?.surface?.site ?? session.slug}/elevation`).catch(() => ({ surfaces: [] }))).surfaces.filter((one) => one.code !== design.answer?.surface?.code)
+  surfaces.value = (
+    await call<Elevation>('GET', `/api/sites/${design.answer?.surface?.site ?? session.slug}/elevation`).catch(() => ({ surfaces: [] }))
+  ).surfaces.filter((one) => one.code !== design.answer?.surface?.code)
 })
 </script>
 
@@ -29,13 +31,31 @@ onMounted(async () => {
   <PanelPreview v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :t-ms="tMs" />
   <h3>{{ t('beside.title') }}</h3>
   <p class="hint">{{ t('other.hint') }}</p>
-  <label>{{ t('other.scale') }}<BFormSelect size="sm" :model-value="design.answer?.reflow" :disabled="!session.may('design')" @change="scale"><option v-for="by in ['short_side', 'same_mm', 'same_px']" :key="by" :value="by">{{ t(`other.${by}`) }}</option></BFormSelect></label>
+  <label>
+    {{ t('other.scale') }}
+    <BFormSelect size="sm" :model-value="design.answer?.reflow" :disabled="!session.may('design')" @change="scale">
+      <option v-for="by in ['short_side', 'same_mm', 'same_px']" :key="by" :value="by">{{ t(`other.${by}`) }}</option>
+    </BFormSelect>
+  </label>
   <fieldset class="beside-choice">
     <legend class="visually-hidden">{{ t('beside.title') }}</legend>
-    <BFormCheckbox v-for="one in surfaces" :key="one.code" :model-value="codes.includes(one.code)" @update:model-value="(on) => emit('toggle', [one.code], on === true)">{{ one.name }} <span class="measure hint">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span></BFormCheckbox>
+    <BFormCheckbox
+      v-for="one in surfaces"
+      :key="one.code"
+      :model-value="codes.includes(one.code)"
+      @update:model-value="(on) => emit('toggle', [one.code], on === true)">
+      {{ one.name }}
+      <span class="measure hint">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span>
+    </BFormCheckbox>
   </fieldset>
   <fieldset v-if="groups.length">
     <legend class="group-label">{{ t('field.groups') }}</legend>
-    <BFormCheckbox v-for="group in groups" :key="group" :model-value="all(of(group))" @update:model-value="(on) => emit('toggle', of(group), on === true)">{{ t('beside.group', { group, count: of(group).length }) }}</BFormCheckbox>
+    <BFormCheckbox
+      v-for="group in groups"
+      :key="group"
+      :model-value="all(of(group))"
+      @update:model-value="(on) => emit('toggle', of(group), on === true)">
+      {{ t('beside.group', { group, count: of(group).length }) }}
+    </BFormCheckbox>
   </fieldset>
 </template>

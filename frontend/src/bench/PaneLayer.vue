@@ -18,12 +18,18 @@ const guide = ref<{ zone: string; axis: 'x' | 'y'; at: number } | null>(null)
 const pointer = ref<{ zone: string; x: number; y: number } | null>(null)
 
 const box = (plan: ZonePlan): Record<string, string> => ({
-  left: `${plan.rect[0] * props.scale}px`, top: `${plan.rect[1] * props.scale}px`, width: `${plan.rect[2] * props.scale}px`, height: `${plan.rect[3] * props.scale}px`,
+  left: `${plan.rect[0] * props.scale}px`,
+  top: `${plan.rect[1] * props.scale}px`,
+  width: `${plan.rect[2] * props.scale}px`,
+  height: `${plan.rect[3] * props.scale}px`,
 })
 
 function canvasPoint(event: PointerEvent): { x: number; y: number } {
   const sheet = (event.currentTarget as HTMLElement).closest('.canvas-sheet')?.getBoundingClientRect()
-  return { x: Math.round((event.clientX - (sheet?.left ?? 0)) / props.scale), y: Math.round((event.clientY - (sheet?.top ?? 0)) / props.scale) }
+  return {
+    x: Math.round((event.clientX - (sheet?.left ?? 0)) / props.scale),
+    y: Math.round((event.clientY - (sheet?.top ?? 0)) / props.scale),
+  }
 }
 const snapped = (axis: 'x' | 'y', at: number, free: boolean): number => (free ? at : snapTo(design.bench.snaps[axis], at, props.scale))
 const hover = (plan: ZonePlan, event: PointerEvent): void => void (pointer.value = { zone: plan.id, ...canvasPoint(event) })
@@ -49,8 +55,12 @@ function merge(plan: ZonePlan): void {
 function keys(plan: ZonePlan, event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey || !props.editable) return
   const acts: Record<string, () => void> = {
-    '|': () => splitByKey(plan, 'x'), C: () => splitByKey(plan, 'x'), '-': () => splitByKey(plan, 'y'), R: () => splitByKey(plan, 'y'),
-    m: () => merge(plan), Delete: () => void design.setFill(plan.id, { kind: 'empty' }),
+    '|': () => splitByKey(plan, 'x'),
+    C: () => splitByKey(plan, 'x'),
+    '-': () => splitByKey(plan, 'y'),
+    R: () => splitByKey(plan, 'y'),
+    m: () => merge(plan),
+    Delete: () => void design.setFill(plan.id, { kind: 'empty' }),
   }
   const act = acts[event.key]
   if (!act) return
@@ -62,7 +72,8 @@ const halves = computed(() => {
   const rect = guide.value ? design.zones[guide.value.zone]?.rect : undefined
   if (!guide.value || !rect) return ''
   const [start, length] = guide.value.axis === 'x' ? [rect[0], rect[2]] : [rect[1], rect[3]]
-  return `${guide.value.at - start} | ${start + length - guide.value.at - halvesOf(design.bench, guide.value.zone)[guide.value.axis].gutter} px`
+  const { gutter } = halvesOf(design.bench, guide.value.zone)[guide.value.axis]
+  return `${guide.value.at - start} | ${start + length - guide.value.at - gutter} px`
 })
 const severity = (zone: string): string => {
   const found = (design.findings[zone] ?? []).map((finding) => finding.severity)
@@ -72,17 +83,64 @@ const severity = (zone: string): string => {
 
 <template>
   <div class="pane-layer" :class="{ carrying: carried.media, quiet: quiet || design.typing }">
-    <div v-for="plan in design.plans" :key="plan.id" class="pane" :class="[{ chosen: plan.id === design.selected, over: carried.over === plan.id, empty: plan.items[0]?.kind === 'standby' }, severity(plan.id)]"
-      :style="box(plan)" :data-pane="plan.id" @pointermove="hover(plan, $event)" @pointerleave="pointer = null">
-      <button type="button" class="pane-face" :aria-pressed="plan.id === design.selected"
-        :aria-label="t('bench.zone', { letter: plan.letter, size: pixels(plan.rect[2], plan.rect[3]), fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) })"
-        @click="design.selected = plan.id" @keydown="keys(plan, $event)" />
-      <span class="pane-label" aria-hidden="true"><b>{{ plan.letter }}</b><span v-if="plan.id === design.selected && plan.rect[2] * scale > 90" class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}</span></span>
+    <div
+      v-for="plan in design.plans"
+      :key="plan.id"
+      class="pane"
+      :class="[
+        { chosen: plan.id === design.selected, over: carried.over === plan.id, empty: plan.items[0]?.kind === 'standby' },
+        severity(plan.id),
+      ]"
+      :style="box(plan)"
+      :data-pane="plan.id"
+      @pointermove="hover(plan, $event)"
+      @pointerleave="pointer = null">
+      <button
+        type="button"
+        class="pane-face"
+        :aria-pressed="plan.id === design.selected"
+        :aria-label="
+          t('bench.zone', {
+            letter: plan.letter,
+            size: pixels(plan.rect[2], plan.rect[3]),
+            fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`),
+          })
+        "
+        @click="design.selected = plan.id"
+        @keydown="keys(plan, $event)" />
+      <span class="pane-label" aria-hidden="true">
+        <b>{{ plan.letter }}</b>
+        <span v-if="plan.id === design.selected && plan.rect[2] * scale > 90" class="measure">
+          {{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}
+        </span>
+      </span>
       <template v-if="editable && !dragging && (plan.id === design.selected || plan.id === pointer?.zone)">
-        <button type="button" tabindex="-1" class="edge-handle along-top" :aria-label="t('bench.split-columns', { letter: plan.letter })" @pointermove="aim(plan, 'x', $event)" @pointerleave="guide = null" @click="cut" />
-        <button type="button" tabindex="-1" class="edge-handle along-left" :aria-label="t('bench.split-rows', { letter: plan.letter })" @pointermove="aim(plan, 'y', $event)" @pointerleave="guide = null" @click="cut" />
+        <button
+          type="button"
+          tabindex="-1"
+          class="edge-handle along-top"
+          :aria-label="t('bench.split-columns', { letter: plan.letter })"
+          @pointermove="aim(plan, 'x', $event)"
+          @pointerleave="guide = null"
+          @click="cut" />
+        <button
+          type="button"
+          tabindex="-1"
+          class="edge-handle along-left"
+          :aria-label="t('bench.split-rows', { letter: plan.letter })"
+          @pointermove="aim(plan, 'y', $event)"
+          @pointerleave="guide = null"
+          @click="cut" />
       </template>
-      <span v-if="guide?.zone === plan.id" class="guide" :class="guide.axis" :style="guide.axis === 'x' ? { left: `${(guide.at - plan.rect[0]) * scale}px` } : { top: `${(guide.at - plan.rect[1]) * scale}px` }"><span class="measure">{{ halves }}</span></span>
+      <span
+        v-if="guide?.zone === plan.id"
+        class="guide"
+        :class="guide.axis"
+        :style="
+          guide.axis === 'x' ? { left: `${(guide.at - plan.rect[0]) * scale}px` } : { top: `${(guide.at - plan.rect[1]) * scale}px` }
+        ">
+        <span class="measure">{{ halves }}</span>
+      </span>
     </div>
   </div>
 </template>

@@ -10,8 +10,20 @@ const LEAST_SCREEN_PX = 160
 </script>
 
 <template>
-  <span v-if="safe" class="safe-area" :style="{ left: `${safe[0] * scale}px`, top: `${safe[1] * scale}px`, width: `${safe[2] * scale}px`, height: `${safe[3] * scale}px` }" aria-hidden="true" />
+  <span
+    v-if="safe"
+    class="safe-area"
+    :style="{ left: `${safe[0] * scale}px`, top: `${safe[1] * scale}px`, width: `${safe[2] * scale}px`, height: `${safe[3] * scale}px` }"
+    aria-hidden="true" />
   <template v-if="Object.keys(panels).length > 1">
-    <span v-for="(rect, letter) in panels" v-show="rect[2] * scale >= LEAST_SCREEN_PX" :key="letter" class="panel-name" :style="{ left: `${(rect[0] + rect[2]) * scale}px`, top: `${(rect[1] + rect[3]) * scale}px` }" aria-hidden="true">{{ t('wall.panel', { letter: String(letter) }) }}</span>
+    <span
+      v-for="(rect, letter) in panels"
+      v-show="rect[2] * scale >= LEAST_SCREEN_PX"
+      :key="letter"
+      class="panel-name"
+      :style="{ left: `${(rect[0] + rect[2]) * scale}px`, top: `${(rect[1] + rect[3]) * scale}px` }"
+      aria-hidden="true">
+      {{ t('wall.panel', { letter: String(letter) }) }}
+    </span>
   </template>
 </template>

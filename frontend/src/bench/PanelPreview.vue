@@ -16,18 +16,41 @@ const letters = computed(() => Object.keys(design.answer?.panels ?? {}))
 const chosen = ref(design.zone?.panels[0] ?? letters.value[0] ?? 'A')
 const panel = computed(() => plan.value?.panels[letters.value.indexOf(chosen.value)] ?? null)
 
-watch(() => design.answer?.revision, async () => {
-  plan.value = (await call<{ plan: Plan }>('GET', `/api/designs/${design.id}/plan`).catch(() => null))?.plan ?? plan.value
-}, { immediate: true })
+watch(
+  () => design.answer?.revision,
+  async () => {
+    plan.value = (await call<{ plan: Plan }>('GET', `/api/designs/${design.id}/plan`).catch(() => null))?.plan ?? plan.value
+  },
+  { immediate: true },
+)
 </script>
 
 <template>
   <h3>{{ t('wall.alone') }}</h3>
   <div class="button-row" role="group" :aria-label="t('wall.alone')">
-    <button v-for="letter in letters" :key="letter" type="button" class="btn btn-sm btn-outline-dark" :class="{ active: letter === chosen }" :aria-pressed="letter === chosen" :aria-label="t('wall.panel', { letter })" @click="chosen = letter">{{ letter }}</button>
+    <button
+      v-for="letter in letters"
+      :key="letter"
+      type="button"
+      class="btn btn-sm btn-outline-dark"
+      :class="{ active: letter === chosen }"
+      :aria-pressed="letter === chosen"
+      :aria-label="t('wall.panel', { letter })"
+      @click="chosen = letter">
+      {{ letter }}
+    </button>
   </div>
   <template v-if="plan && panel">
-    <figure class="panel-figure"><PanelStill :plan="plan" :panel="panel" :signal="false" :width="308" :height="210" :t-ms="tMs" /><figcaption class="hint">{{ t('wall.as-it-hangs') }} <span class="measure">{{ pixels(panel.rect[2], panel.rect[3]) }}</span></figcaption></figure>
-    <figure v-if="panel.turn !== 0" class="panel-figure"><PanelStill :plan="plan" :panel="panel" signal :width="308" :height="210" :t-ms="tMs" /><figcaption class="hint">{{ t('wall.as-signal', { turn: String(panel.turn) }) }}</figcaption></figure>
+    <figure class="panel-figure">
+      <PanelStill :plan="plan" :panel="panel" :signal="false" :width="308" :height="210" :t-ms="tMs" />
+      <figcaption class="hint">
+        {{ t('wall.as-it-hangs') }}
+        <span class="measure">{{ pixels(panel.rect[2], panel.rect[3]) }}</span>
+      </figcaption>
+    </figure>
+    <figure v-if="panel.turn !== 0" class="panel-figure">
+      <PanelStill :plan="plan" :panel="panel" signal :width="308" :height="210" :t-ms="tMs" />
+      <figcaption class="hint">{{ t('wall.as-signal', { turn: String(panel.turn) }) }}</figcaption>
+    </figure>
   </template>
 </template>

@@ -23,7 +23,11 @@ const name = ref('')
 const axes = ['x', 'y'] as const
 const kinds = ['empty', 'colour', 'picture', 'video', 'text', 'clock', 'playlist'] as const
 const editable = computed(() => session.may('design'))
-const parts = computed(() => (design.selected ? { x: partAlong(design.bench, design.selected, 'x'), y: partAlong(design.bench, design.selected, 'y') } : { x: null, y: null }))
+const parts = computed(() =>
+  design.selected
+    ? { x: partAlong(design.bench, design.selected, 'x'), y: partAlong(design.bench, design.selected, 'y') }
+    : { x: null, y: null },
+)
 const own = computed(() => (design.selected ? design.bench.parts[design.selected] : undefined))
 const found = computed(() => (design.selected ? (design.findings[design.selected] ?? []) : []))
 
@@ -37,39 +41,81 @@ function size(axis: 'x' | 'y', size: string): void {
   if (part) void design.send([{ do: 'part.size', ...design.place, part, size }])
 }
 function rename(): void {
-  if (design.selected && name.value !== design.document?.name) void design.send([{ do: 'zone.name', zone: design.selected, name: name.value }])
+  if (design.selected && name.value !== design.document?.name)
+    void design.send([{ do: 'zone.name', zone: design.selected, name: name.value }])
 }
 const merge = useMerge()
 function gutter(event: Event): void {
   const value = Number((event.target as HTMLInputElement).value)
-  if (own.value && Number.isInteger(value)) void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
+  if (own.value && Number.isInteger(value))
+    void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
 }
 function kind(wanted: Fill['kind']): void {
   if (design.selected && design.document) void design.setFill(design.selected, freshFill(wanted, design.document.fill))
 }
-const setFill = (fill: Fill, target: string): void => void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
+const setFill = (fill: Fill, target: string): void =>
+  void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
 </script>
 
 <template>
   <p v-if="!design.zone || !design.document" class="hint">{{ t('bench.pick') }}</p>
   <fieldset v-else :key="design.zone.id" :disabled="!editable">
-    <h2><span class="letter">{{ design.zone.letter }}</span> {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}</h2>
+    <h2>
+      <span class="letter">{{ design.zone.letter }}</span>
+      {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}
+    </h2>
     <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
-    <ul v-if="found.length" class="findings short"><li v-for="(finding, index) in found" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+    <ul v-if="found.length" class="findings short">
+      <li v-for="(finding, index) in found" :key="index">
+        <FindingMark :severity="finding.severity" />
+        <span>
+          {{ finding.message }}
+          <span class="hint">{{ finding.mend }}</span>
+        </span>
+      </li>
+    </ul>
     <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
     <div class="field-row">
-      <SizeField v-for="axis in axes" :key="axis" :label="t(axis === 'x' ? 'bench.width' : 'bench.height')" :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null" :px="design.zone.rect[axis === 'x' ? 2 : 3]" :refusal="design.refusal" @set="size(axis, $event)" />
-      <label v-if="own">{{ t('bench.gutter') }}<BFormInput size="sm" class="measure" inputmode="numeric" :model-value="own.gutter" @change="gutter" /></label>
+      <SizeField
+        v-for="axis in axes"
+        :key="axis"
+        :label="t(axis === 'x' ? 'bench.width' : 'bench.height')"
+        :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null"
+        :px="design.zone.rect[axis === 'x' ? 2 : 3]"
+        :refusal="design.refusal"
+        @set="size(axis, $event)" />
+      <label v-if="own">
+        {{ t('bench.gutter') }}
+        <BFormInput size="sm" class="measure" inputmode="numeric" :model-value="own.gutter" @change="gutter" />
+      </label>
     </div>
     <WallSpan v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
-    <label>{{ t('bench.name') }}<BFormInput size="sm" v-model="name" maxlength="80" @change="rename" /></label>
+    <label>
+      {{ t('bench.name') }}
+      <BFormInput size="sm" v-model="name" maxlength="80" @change="rename" />
+    </label>
     <div v-if="own?.neighbours.length" class="merge-row">
       <span>{{ t('bench.merge-into') }}</span>
-      <button v-for="neighbour in own.neighbours" :key="neighbour.part" type="button" class="btn btn-sm btn-outline-dark" @click="design.selected && merge(design.selected, neighbour.part)">{{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}</button>
+      <button
+        v-for="neighbour in own.neighbours"
+        :key="neighbour.part"
+        type="button"
+        class="btn btn-sm btn-outline-dark"
+        @click="design.selected && merge(design.selected, neighbour.part)">
+        {{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}
+      </button>
     </div>
-    <label>{{ t('bench.fill') }}<BFormSelect size="sm" :model-value="design.document.fill.kind" @change="kind(($event.target as HTMLSelectElement).value as Fill['kind'])">
-      <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">{{ t(`fill.${one}`) }}</option>
-    </BFormSelect></label>
+    <label>
+      {{ t('bench.fill') }}
+      <BFormSelect
+        size="sm"
+        :model-value="design.document.fill.kind"
+        @change="kind(($event.target as HTMLSelectElement).value as Fill['kind'])">
+        <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">
+          {{ t(`fill.${one}`) }}
+        </option>
+      </BFormSelect>
+    </label>
     <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
   </fieldset>
 </template>

@@ -9,7 +9,8 @@ import { useUploads } from '../stock/uploads'
 import { seconds } from '../ui/format'
 import { useDesign } from './design'
 import FillEditor from './FillEditor.vue'
-import { fillWords, freshColour, freshEntry, freshText } from './fills'
+import { fillWords } from '../ui/fillWords'
+import { freshColour, freshEntry, freshText } from './fills'
 
 const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
 const { t } = useI18n()
@@ -51,7 +52,10 @@ onMounted(() => {
   if (!list.value) return
   // Pointer events instead of HTML5 drag, which touch and assistive tools do not give.
   Sortable.create(list.value, {
-    handle: '.entry-face', forceFallback: true, fallbackTolerance: 4, animation: 0,
+    handle: '.entry-face',
+    forceFallback: true,
+    fallbackTolerance: 4,
+    animation: 0,
     onEnd: ({ oldIndex, newIndex, item, from }) => {
       if (oldIndex === undefined || newIndex === undefined || oldIndex === newIndex) return
       // The list is put back: what is drawn comes from the core's answer.
@@ -62,6 +66,10 @@ onMounted(() => {
     },
   })
 })
+const mediaName = (id: string): string | undefined => stock.find(id)?.name
+function entryName({ fill }: Entry, index: number): string {
+  return `${t('playlist.entry', { index: String(index + 1) })}: ${t(`fill.${fill.kind}`)} ${fillWords(fill, mediaName)}`
+}
 </script>
 
 <template>
@@ -70,23 +78,59 @@ onMounted(() => {
     <p v-else-if="cycle" class="measure">{{ t('playlist.cycle', { time: seconds(cycle) }) }}</p>
     <ol ref="list" class="entries">
       <li v-for="(entry, index) in fill.entries" :key="entry.id" class="entry" :class="{ off: !entry.enabled }" :data-entry="entry.id">
-        <button type="button" class="entry-face" :aria-expanded="open === entry.id" :aria-label="`${t('playlist.entry', { index: String(index + 1) })}: ${t(`fill.${entry.fill.kind}`)} ${fillWords(entry.fill, (id) => stock.find(id)?.name)}`"
-          @click="open = open === entry.id ? null : entry.id" @keydown.alt.up.prevent="move(entry, -1)" @keydown.alt.down.prevent="move(entry, 1)">
-          <b>{{ index + 1 }}</b><span>{{ fillWords(entry.fill, (id) => stock.find(id)?.name) || t(`fill.${entry.fill.kind}`) }}</span><span class="measure">{{ seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null) }}</span>
+        <button
+          type="button"
+          class="entry-face"
+          :aria-expanded="open === entry.id"
+          :aria-label="entryName(entry, index)"
+          @click="open = open === entry.id ? null : entry.id"
+          @keydown.alt.up.prevent="move(entry, -1)"
+          @keydown.alt.down.prevent="move(entry, 1)">
+          <b>{{ index + 1 }}</b>
+          <span>{{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}</span>
+          <span class="measure">{{ seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null) }}</span>
         </button>
         <div v-if="open === entry.id" class="entry-body">
           <div class="field-row">
-            <label>{{ t('playlist.seconds') }}<BFormInput size="sm" class="measure" type="number" step="0.1" min="0.1" :disabled="entry.duration_ms === null" :model-value="(entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0) / 1000" @change="duration(entry, $event)" /></label>
-            <label>{{ t('playlist.transition') }}<BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)"><option value="cut">{{ t('playlist.cut') }}</option><option value="fade">{{ t('playlist.fade') }}</option></BFormSelect></label>
+            <label>
+              {{ t('playlist.seconds') }}
+              <BFormInput
+                size="sm"
+                class="measure"
+                type="number"
+                step="0.1"
+                min="0.1"
+                :disabled="entry.duration_ms === null"
+                :model-value="(entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0) / 1000"
+                @change="duration(entry, $event)" />
+            </label>
+            <label>
+              {{ t('playlist.transition') }}
+              <BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)">
+                <option value="cut">{{ t('playlist.cut') }}</option>
+                <option value="fade">{{ t('playlist.fade') }}</option>
+              </BFormSelect>
+            </label>
           </div>
-          <BFormCheckbox :model-value="entry.duration_ms === null" @update:model-value="(on) => content(entry, on === true)">{{ t('playlist.content') }}</BFormCheckbox>
-          <BFormCheckbox :model-value="entry.enabled" @update:model-value="set(entry, { enabled: !entry.enabled }, 'enabled')">{{ t('playlist.enabled') }}</BFormCheckbox>
+          <BFormCheckbox :model-value="entry.duration_ms === null" @update:model-value="(on) => content(entry, on === true)">
+            {{ t('playlist.content') }}
+          </BFormCheckbox>
+          <BFormCheckbox :model-value="entry.enabled" @update:model-value="set(entry, { enabled: !entry.enabled }, 'enabled')">
+            {{ t('playlist.enabled') }}
+          </BFormCheckbox>
           <div class="merge-row">
-            <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === 0" @click="move(entry, -1)">{{ t('playlist.up') }}</button>
-            <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === fill.entries.length - 1" @click="move(entry, 1)">{{ t('playlist.down') }}</button>
+            <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === 0" @click="move(entry, -1)">
+              {{ t('playlist.up') }}
+            </button>
+            <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === fill.entries.length - 1" @click="move(entry, 1)">
+              {{ t('playlist.down') }}
+            </button>
             <button type="button" class="btn btn-sm btn-outline-dark" @click="remove(entry)">{{ t('playlist.remove') }}</button>
           </div>
-          <FillEditor :fill="entry.fill" :items="itemOf(entry.id) ? [itemOf(entry.id)!] : []" @change="(changed, target) => set(entry, { fill: changed }, target)" />
+          <FillEditor
+            :fill="entry.fill"
+            :items="itemOf(entry.id) ? [itemOf(entry.id)!] : []"
+            @change="(changed, target) => set(entry, { fill: changed }, target)" />
         </div>
       </li>
     </ol>

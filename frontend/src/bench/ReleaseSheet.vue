@@ -34,12 +34,22 @@ async function make(): Promise<void> {
       <BFormTextarea id="release-note" v-model="note" rows="2" maxlength="500" aria-describedby="note-hint" />
       <p id="note-hint" class="hint">{{ t('release.note-hint') }}</p>
       <RefusalNote :error="error" />
-      <ul class="findings short"><li v-for="(finding, index) in stops" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+      <ul class="findings short">
+        <li v-for="(finding, index) in stops" :key="index">
+          <FindingMark :severity="finding.severity" />
+          <span>
+            {{ finding.message }}
+            <span class="hint">{{ finding.mend }}</span>
+          </span>
+        </li>
+      </ul>
     </template>
     <p v-else role="status">{{ t('release.done', { number: String(made.number) }) }}</p>
     <template #footer>
       <button type="button" class="btn btn-outline-dark" @click="emit('close')">{{ t('close') }}</button>
-      <button v-if="!made" type="button" class="btn btn-primary" @click="make">{{ t('release.make', { revision: String(design.revision ?? 0) }) }}</button>
+      <button v-if="!made" type="button" class="btn btn-primary" @click="make">
+        {{ t('release.make', { revision: String(design.revision ?? 0) }) }}
+      </button>
       <RouterLink v-else class="btn btn-primary" :to="{ name: 'hand-off' }">{{ t('release.to-hand-off') }}</RouterLink>
     </template>
   </BModal>

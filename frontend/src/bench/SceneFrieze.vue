@@ -7,7 +7,9 @@ import { seconds } from '../ui/format'
 import { useDesign } from './design'
 import SceneSheet from './SceneSheet.vue'
 
-/** The design's scenes as sheets of their true ratio, in their order; the one that is open also shows its layout for the other orientation. */
+/**
+ * The design's scenes as sheets of their true ratio, in their order; the one that is open also shows its layout for the other orientation.
+ */
 const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned'] }>()
 const { t } = useI18n()
 const design = useDesign()
@@ -22,7 +24,8 @@ const frieze = computed(() => design.answer?.frieze ?? [])
 const inRound = (scene: string): boolean => (design.answer?.round.scenes ?? []).some((one) => one.scene === scene)
 const isRest = (scene: string): boolean => design.answer?.round.scenes[0]?.scene === scene
 const length = (scene: string): string => (frieze.value.length > 1 ? seconds(design.scenes[scene]?.ms ?? null) : '')
-const label = (scene: string, size: [number, number]): string => t('layout.sheet', { scene: design.scenes[scene]?.name ?? '', orientation: orientation(size) })
+const label = (scene: string, size: [number, number]): string =>
+  t('layout.sheet', { scene: design.scenes[scene]?.name ?? '', orientation: orientation(size) })
 
 async function make(way: 'same' | 'crossed'): Promise<void> {
   making.value = false
@@ -57,26 +60,70 @@ function keys(scene: string, event: KeyboardEvent): void {
 <template>
   <div class="frieze" role="group" :aria-label="t('bench.frieze')">
     <template v-for="scene in frieze" :key="scene">
-      <SceneSheet :size="own" :current="design.scene === scene && design.layout === 'own'" :rest="isRest(scene)" :outside="!inRound(scene)" :name="design.scenes[scene]?.name ?? ''" :length="length(scene)" :label="label(scene, own)" :data-scene="scene" @open="emit('open', scene, 'own')" @keydown="keys(scene, $event)" />
-      <SceneSheet v-if="design.scene === scene && design.scenes[scene]?.turned" :size="turned" :current="design.layout === 'turned'" :rest="isRest(scene)" :name="design.scenes[scene]?.name ?? ''" length="" :label="label(scene, turned)" @open="emit('open', scene, 'turned')" />
-      <button v-else-if="design.scene === scene && editable && own[0] !== own[1]" type="button" class="scene-sheet wanted" :style="{ aspectRatio: turned.join(' / ') }" :aria-label="t('layout.make', { orientation: orientation(turned) })" :title="t('layout.make', { orientation: orientation(turned) })" @click="making = true"><span aria-hidden="true">+</span></button>
+      <SceneSheet
+        :size="own"
+        :current="design.scene === scene && design.layout === 'own'"
+        :rest="isRest(scene)"
+        :outside="!inRound(scene)"
+        :name="design.scenes[scene]?.name ?? ''"
+        :length="length(scene)"
+        :label="label(scene, own)"
+        :data-scene="scene"
+        @open="emit('open', scene, 'own')"
+        @keydown="keys(scene, $event)" />
+      <SceneSheet
+        v-if="design.scene === scene && design.scenes[scene]?.turned"
+        :size="turned"
+        :current="design.layout === 'turned'"
+        :rest="isRest(scene)"
+        :name="design.scenes[scene]?.name ?? ''"
+        length=""
+        :label="label(scene, turned)"
+        @open="emit('open', scene, 'turned')" />
+      <button
+        v-else-if="design.scene === scene && editable && own[0] !== own[1]"
+        type="button"
+        class="scene-sheet wanted"
+        :style="{ aspectRatio: turned.join(' / ') }"
+        :aria-label="t('layout.make', { orientation: orientation(turned) })"
+        :title="t('layout.make', { orientation: orientation(turned) })"
+        @click="making = true">
+        <span aria-hidden="true">+</span>
+      </button>
     </template>
     <template v-if="editable">
-      <button type="button" class="plain" @click="naming = { scene: null, name: t('scene.numbered', { number: String(frieze.length + 1) }) }">{{ t('scene.add') }}</button>
-      <button type="button" class="plain" @click="naming = { scene: design.scene, name: design.scenes[design.scene]?.name ?? '' }">{{ t('scene.rename') }}</button>
-      <button v-if="frieze.length > 1" type="button" class="plain" @click="design.removeScene(design.scene)">{{ t('scene.remove') }}</button>
+      <button
+        type="button"
+        class="plain"
+        @click="naming = { scene: null, name: t('scene.numbered', { number: String(frieze.length + 1) }) }">
+        {{ t('scene.add') }}
+      </button>
+      <button type="button" class="plain" @click="naming = { scene: design.scene, name: design.scenes[design.scene]?.name ?? '' }">
+        {{ t('scene.rename') }}
+      </button>
+      <button v-if="frieze.length > 1" type="button" class="plain" @click="design.removeScene(design.scene)">
+        {{ t('scene.remove') }}
+      </button>
       <button v-if="design.layout === 'turned'" type="button" class="plain" @click="drop">{{ t('layout.drop') }}</button>
     </template>
     <BModal v-model="making" :title="t('layout.make', { orientation: orientation(turned) })" no-footer>
       <p>{{ t('layout.why', { orientation: orientation(turned) }) }}</p>
-      <button type="button" class="choice" @click="make('crossed')"><strong>{{ t('layout.crossed') }}</strong><span class="hint">{{ t('layout.crossed-hint') }}</span></button>
-      <button type="button" class="choice" @click="make('same')"><strong>{{ t('layout.same') }}</strong><span class="hint">{{ t('layout.same-hint') }}</span></button>
+      <button type="button" class="choice" @click="make('crossed')">
+        <strong>{{ t('layout.crossed') }}</strong>
+        <span class="hint">{{ t('layout.crossed-hint') }}</span>
+      </button>
+      <button type="button" class="choice" @click="make('same')">
+        <strong>{{ t('layout.same') }}</strong>
+        <span class="hint">{{ t('layout.same-hint') }}</span>
+      </button>
     </BModal>
     <BModal v-if="naming" :model-value="true" :title="t(naming.scene ? 'scene.rename' : 'scene.add')" no-footer @hidden="naming = null">
       <form @submit.prevent="named">
         <label for="scene-name">{{ t('scene.name') }}</label>
         <BFormInput id="scene-name" v-model="naming.name" maxlength="80" required autofocus />
-        <div class="button-row"><button type="submit" class="btn btn-primary btn-sm">{{ t(naming.scene ? 'scene.rename' : 'scene.make') }}</button></div>
+        <div class="button-row">
+          <button type="submit" class="btn btn-primary btn-sm">{{ t(naming.scene ? 'scene.rename' : 'scene.make') }}</button>
+        </div>
       </form>
     </BModal>
   </div>

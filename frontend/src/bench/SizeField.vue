@@ -12,11 +12,17 @@ const { t } = useI18n()
 const typed = ref('')
 const asked = ref(false)
 const written = computed(() => (props.part ? props.part.size : `${props.px}px`))
-watch(written, (value) => {
-  typed.value = value
-  asked.value = false
-}, { immediate: true })
-const refused = computed(() => (asked.value && props.refusal instanceof ProblemError && props.refusal.problem.path.endsWith('/size') ? props.refusal.problem : null))
+watch(
+  written,
+  (value) => {
+    typed.value = value
+    asked.value = false
+  },
+  { immediate: true },
+)
+const refused = computed(() =>
+  asked.value && props.refusal instanceof ProblemError && props.refusal.problem.path.endsWith('/size') ? props.refusal.problem : null,
+)
 
 function commit(): void {
   const text = typed.value.replace(/\s+/g, '')
@@ -35,7 +41,17 @@ function reset(): void {
 <template>
   <label :class="{ invalid: refused }">
     {{ label }}
-    <BFormInput size="sm" v-model="typed" class="measure" :class="{ 'is-invalid': refused }" :disabled="!part" :title="part ? '' : t('bench.whole')" :aria-invalid="!!refused" @change="commit" @keydown.enter.prevent="commit" @keydown.esc="reset" />
+    <BFormInput
+      size="sm"
+      v-model="typed"
+      class="measure"
+      :class="{ 'is-invalid': refused }"
+      :disabled="!part"
+      :title="part ? '' : t('bench.whole')"
+      :aria-invalid="!!refused"
+      @change="commit"
+      @keydown.enter.prevent="commit"
+      @keydown.esc="reset" />
     <span v-if="refused" class="refusal" role="alert">{{ refused.title }} {{ refused.mend }}</span>
     <span v-else-if="!written.endsWith('px')" class="hint measure">{{ t('bench.resolved', { px: String(px) }) }}</span>
   </label>

@@ -36,7 +36,14 @@ function press(media: MediaLine, event: PointerEvent): void {
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <div class="media-grid narrow">
       <MediaCard v-for="one in listed" :key="one.id" :media="one" class="carriable" @pointerdown="press(one, $event)">
-        <button v-if="design.zone && session.may('design')" type="button" class="btn btn-sm btn-outline-dark" :aria-label="`${t('stock.put', { letter: design.zone.letter })}: ${one.name}`" @click="emit('put', design.zone.id, one)">{{ t('stock.put', { letter: design.zone.letter }) }}</button>
+        <button
+          v-if="design.zone && session.may('design')"
+          type="button"
+          class="btn btn-sm btn-outline-dark"
+          :aria-label="`${t('stock.put', { letter: design.zone.letter })}: ${one.name}`"
+          @click="emit('put', design.zone.id, one)">
+          {{ t('stock.put', { letter: design.zone.letter }) }}
+        </button>
       </MediaCard>
     </div>
   </div>

@@ -13,7 +13,9 @@ const emit = defineEmits<{ set: [part: Partial<TextFill> | Partial<ClockFill>, t
 const { t } = useI18n()
 const design = useDesign()
 const fonts = ref<FontLine[]>([])
-void call<{ fonts: FontLine[] }>('GET', '/api/fonts').then((answer) => (fonts.value = answer.fonts)).catch(() => undefined)
+void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
+  .then((answer) => (fonts.value = answer.fonts))
+  .catch(() => undefined)
 const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
 const weights = computed(() => fonts.value.filter((face) => face.family === props.fill.font).map((face) => face.weight))
 const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
@@ -53,22 +55,79 @@ function family(event: Event): void {
 </script>
 
 <template>
-  <label v-if="fill.kind === 'text'">{{ t('fill.text-label') }}<BFormTextarea size="sm" v-model="typed" rows="4" maxlength="5000" @input="type" @change="commit" /></label>
-  <label v-else>{{ t('fill.pattern') }}<BFormInput size="sm" v-model="typed" class="measure" maxlength="60" @change="commit" /><span class="hint">{{ t('fill.pattern-hint') }}</span></label>
-  <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">{{ t('fill.set-size', { size: String(item.size) }) }}</p>
+  <label v-if="fill.kind === 'text'">
+    {{ t('fill.text-label') }}
+    <BFormTextarea size="sm" v-model="typed" rows="4" maxlength="5000" @input="type" @change="commit" />
+  </label>
+  <label v-else>
+    {{ t('fill.pattern') }}
+    <BFormInput size="sm" v-model="typed" class="measure" maxlength="60" @change="commit" />
+    <span class="hint">{{ t('fill.pattern-hint') }}</span>
+  </label>
+  <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">
+    {{ t('fill.set-size', { size: String(item.size) }) }}
+  </p>
   <div class="field-row">
-    <label>{{ t('fill.font') }}<BFormSelect size="sm" :model-value="fill.font" @change="family"><option v-for="one in families" :key="one">{{ one }}</option></BFormSelect></label>
-    <label>{{ t('fill.weight') }}<BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', $event)"><option v-for="one in weights" :key="one">{{ one }}</option></BFormSelect></label>
+    <label>
+      {{ t('fill.font') }}
+      <BFormSelect size="sm" :model-value="fill.font" @change="family">
+        <option v-for="one in families" :key="one">{{ one }}</option>
+      </BFormSelect>
+    </label>
+    <label>
+      {{ t('fill.weight') }}
+      <BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', $event)">
+        <option v-for="one in weights" :key="one">{{ one }}</option>
+      </BFormSelect>
+    </label>
   </div>
   <div class="field-row">
-    <label>{{ t('fill.size') }}<BFormInput size="sm" class="measure" type="number" min="1" max="4000" :model-value="fill.size" @change="whole('size', $event)" /></label>
-    <label>{{ t('fill.min') }}<BFormInput size="sm" class="measure" type="number" min="1" :max="fill.size" :model-value="fill.min_size" @change="whole('min_size', $event)" /></label>
-    <label>{{ t('fill.padding') }}<BFormInput size="sm" class="measure" type="number" min="0" max="10000" :model-value="fill.padding" @change="whole('padding', $event)" /></label>
+    <label>
+      {{ t('fill.size') }}
+      <BFormInput size="sm" class="measure" type="number" min="1" max="4000" :model-value="fill.size" @change="whole('size', $event)" />
+    </label>
+    <label>
+      {{ t('fill.min') }}
+      <BFormInput
+        size="sm"
+        class="measure"
+        type="number"
+        min="1"
+        :max="fill.size"
+        :model-value="fill.min_size"
+        @change="whole('min_size', $event)" />
+    </label>
+    <label>
+      {{ t('fill.padding') }}
+      <BFormInput
+        size="sm"
+        class="measure"
+        type="number"
+        min="0"
+        max="10000"
+        :model-value="fill.padding"
+        @change="whole('padding', $event)" />
+    </label>
   </div>
   <div class="field-row">
-    <label v-if="fill.kind === 'text'">{{ t('fill.mode') }}<BFormSelect size="sm" :model-value="fill.mode" @change="choose('mode', $event)"><option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></BFormSelect></label>
-    <label>{{ t('fill.align') }}<BFormSelect size="sm" :model-value="fill.align" @change="choose('align', $event)"><option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></BFormSelect></label>
-    <label>{{ t('fill.valign') }}<BFormSelect size="sm" :model-value="fill.valign" @change="choose('valign', $event)"><option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option></BFormSelect></label>
+    <label v-if="fill.kind === 'text'">
+      {{ t('fill.mode') }}
+      <BFormSelect size="sm" :model-value="fill.mode" @change="choose('mode', $event)">
+        <option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+      </BFormSelect>
+    </label>
+    <label>
+      {{ t('fill.align') }}
+      <BFormSelect size="sm" :model-value="fill.align" @change="choose('align', $event)">
+        <option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+      </BFormSelect>
+    </label>
+    <label>
+      {{ t('fill.valign') }}
+      <BFormSelect size="sm" :model-value="fill.valign" @change="choose('valign', $event)">
+        <option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+      </BFormSelect>
+    </label>
   </div>
   <div class="field-row">
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />

@@ -10,7 +10,10 @@ defineProps<{ scale: number; trueSize: boolean }>()
 const emit = defineEmits<{ fit: []; true: []; aside: [aside: Aside] }>()
 const { t } = useI18n()
 const design = useDesign()
-const worst = computed(() => (['stop', 'caution', 'note'] as const).find((severity) => design.allFindings.some((finding) => finding.severity === severity)) ?? null)
+const worst = computed(
+  () =>
+    (['stop', 'caution', 'note'] as const).find((severity) => design.allFindings.some((finding) => finding.severity === severity)) ?? null,
+)
 const verdict = computed(() => {
   if (!worst.value) return t('preflight.verdict-clear')
   return t(`preflight.${worst.value}s`, { count: design.allFindings.filter((finding) => finding.severity === worst.value).length })
@@ -20,9 +23,20 @@ const verdict = computed(() => {
 <template>
   <div v-if="design.answer" class="title-block">
     <p class="title">{{ design.answer.name }}</p>
-    <p><button type="button" class="plain" @click="emit('aside', 'other')">{{ design.answer.surface?.name }}</button></p>
+    <p>
+      <button type="button" class="plain" @click="emit('aside', 'other')">{{ design.answer.surface?.name }}</button>
+    </p>
     <p class="measure">{{ pixels(...design.answer.canvas) }} · {{ design.answer.ratio?.name ?? design.answer.ratio?.exact }}</p>
-    <p class="measure">{{ t('bench.scale', { percent: (scale * 100).toFixed(0) }) }} <button type="button" class="plain" :aria-pressed="!trueSize" @click="emit('fit')">{{ t('bench.fit') }}</button> <button type="button" class="plain" :aria-pressed="trueSize" @click="emit('true')">{{ t('bench.true') }}</button></p>
-    <p class="verdict"><button type="button" class="plain" @click="emit('aside', 'preflight')"><FindingMark v-if="worst" :severity="worst" /> {{ verdict }}</button></p>
+    <p class="measure">
+      {{ t('bench.scale', { percent: (scale * 100).toFixed(0) }) }}
+      <button type="button" class="plain" :aria-pressed="!trueSize" @click="emit('fit')">{{ t('bench.fit') }}</button>
+      <button type="button" class="plain" :aria-pressed="trueSize" @click="emit('true')">{{ t('bench.true') }}</button>
+    </p>
+    <p class="verdict">
+      <button type="button" class="plain" @click="emit('aside', 'preflight')">
+        <FindingMark v-if="worst" :severity="worst" />
+        {{ verdict }}
+      </button>
+    </p>
   </div>
 </template>

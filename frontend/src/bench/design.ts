@@ -1,13 +1,29 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { BenchView, DesignAnswer, Fill, Finding, Mullion, SceneFindings, SceneLine, ZoneDocument } from '../api/types'
+import type {
+  BenchView,
+  DesignAnswer,
+  Fill,
+  Finding,
+  Mullion,
+  SceneFindings,
+  SceneLine,
+  ZoneDocument,
+} from '../api/types'
 import { useDocument } from '../document/useDocument'
 import type { Rect, ZonePlan } from '../plan/types'
 import { useSession } from '../session/session'
 
-const BARE: BenchView = { mullions: [], snaps: { x: [], y: [] }, parts: {}, root: { x: { at: 0, gutter: 0 }, y: { at: 0, gutter: 0 } } }
+const BARE: BenchView = {
+  mullions: [],
+  snaps: { x: [], y: [] },
+  parts: {},
+  root: { x: { at: 0, gutter: 0 }, y: { at: 0, gutter: 0 } },
+}
 
-/** The design on the bench as the server last said it: one layout of one scene, every scene's line, and what is found. */
+/**
+ * The design on the bench as the server last said it: one layout of one scene, every scene's line, and what is found.
+ */
 export const useDesign = defineStore('design', () => {
   const session = useSession()
   const answer = shallowRef<DesignAnswer | null>(null)
@@ -36,14 +52,21 @@ export const useDesign = defineStore('design', () => {
 
   /** Of everything that a release would be judged by, once each. */
   const allFindings = computed(() => {
-    const all = [...(answer.value?.findings.general ?? []), ...(answer.value?.frieze ?? []).flatMap((id) => {
-      const found = sceneFindings.value[id]
-      return found ? [...found.layout, ...Object.values(found.zones).flat()] : []
-    })]
+    const all = [
+      ...(answer.value?.findings.general ?? []),
+      ...(answer.value?.frieze ?? []).flatMap((id) => {
+        const found = sceneFindings.value[id]
+        return found ? [...found.layout, ...Object.values(found.zones).flat()] : []
+      }),
+    ]
     return [...new Map(all.map((finding) => [`${finding.code} ${finding.path} ${finding.message}`, finding])).values()]
   })
 
-  const client = useDocument<DesignAnswer>({ take, view: () => wanted.value, mayChange: () => session.may('design', answer.value?.surface?.site) })
+  const client = useDocument<DesignAnswer>({
+    take,
+    view: () => wanted.value,
+    mayChange: () => session.may('design', answer.value?.surface?.site),
+  })
 
   /** Zones that the answer does not name keep the plan objects they have, so that nothing is drawn twice. */
   function take(next: DesignAnswer, whole: boolean): void {
@@ -55,7 +78,9 @@ export const useDesign = defineStore('design', () => {
     zones.value = keep(zones.value, next.zones)
     documents.value = keep(documents.value, next.documents)
     const there = <T>(old: Record<string, T>, fresh: Record<string, T>): Record<string, T> =>
-      Object.fromEntries(next.frieze.flatMap((id) => (fresh[id] ?? old[id] ? [[id, (fresh[id] ?? old[id]) as T]] : [])))
+      Object.fromEntries(
+        next.frieze.flatMap((id) => ((fresh[id] ?? old[id]) ? [[id, (fresh[id] ?? old[id]) as T]] : [])),
+      )
     scenes.value = there(whole ? {} : scenes.value, next.scenes)
     sceneFindings.value = there(whole ? {} : sceneFindings.value, merged(next.findings.scenes))
     if (next.bench) bench.value = next.bench
@@ -64,7 +89,12 @@ export const useDesign = defineStore('design', () => {
     if (selected.value && !zones.value[selected.value]) selected.value = null
   }
   function merged(next: Record<string, SceneFindings>): Record<string, SceneFindings> {
-    return Object.fromEntries(Object.entries(next).map(([id, found]) => [id, found.all ? found : { ...found, zones: { ...sceneFindings.value[id]?.zones, ...found.zones } }]))
+    return Object.fromEntries(
+      Object.entries(next).map(([id, found]) => [
+        id,
+        found.all ? found : { ...found, zones: { ...sceneFindings.value[id]?.zones, ...found.zones } },
+      ]),
+    )
   }
 
   async function open(design: string, scene = '', layout: 'own' | 'turned' = 'own'): Promise<void> {
@@ -82,29 +112,76 @@ export const useDesign = defineStore('design', () => {
 
   const id = (prefix: string): string => `${prefix}-${crypto.randomUUID().slice(0, 13)}`
   const send = client.send
-  const setFill = (zone: string, fill: Fill, target = ''): Promise<boolean> => send([{ do: 'fill.set', zone, fill }], target)
+  const setFill = (zone: string, fill: Fill, target = ''): Promise<boolean> =>
+    send([{ do: 'fill.set', zone, fill }], target)
   const moveMullion = (mullion: Mullion, at: number, alone: boolean): Promise<boolean> =>
-    send([{ do: 'mullion.move', ...place.value, after: alone ? [mullion.after] : mullion.linked, at }], `mullion:${mullion.after}`)
+    send(
+      [{ do: 'mullion.move', ...place.value, after: alone ? [mullion.after] : mullion.linked, at }],
+      `mullion:${mullion.after}`,
+    )
   /** Divides a pane; what comes beside it is a new zone, or one that this layout leaves out. */
   const split = (pane: string, axis: 'x' | 'y', at: number, placed = ''): Promise<boolean> =>
-    send([{ do: 'pane.split', ...place.value, pane, split: axis === 'x' ? 'columns' : 'rows', at, new_zone: placed || id('z'), new_split: id('g') }])
-  const span = (pane: string, over: Rect[]): Promise<boolean> => send([{ do: 'pane.span', ...place.value, pane, over, new: id('n') }])
-  const makeLayout = (way: 'same' | 'crossed'): Promise<boolean> => send([{ do: 'layout.make', scene: scene.value, way }])
+    send([
+      {
+        do: 'pane.split',
+        ...place.value,
+        pane,
+        split: axis === 'x' ? 'columns' : 'rows',
+        at,
+        new_zone: placed || id('z'),
+        new_split: id('g'),
+      },
+    ])
+  const span = (pane: string, over: Rect[]): Promise<boolean> =>
+    send([{ do: 'pane.span', ...place.value, pane, over, new: id('n') }])
+  const makeLayout = (way: 'same' | 'crossed'): Promise<boolean> =>
+    send([{ do: 'layout.make', scene: scene.value, way }])
   const dropLayout = (): Promise<boolean> => send([{ do: 'layout.put', scene: scene.value, content: null, zones: {} }])
 
   /** A scene behind the others that joins the round, and is shown. */
   async function addScene(name: string): Promise<void> {
     const made = id('s')
-    if (await send([{ do: 'scene.add', scene: made, name, zone: id('z'), before: null, joins: true }])) await show(made, 'own')
+    if (await send([{ do: 'scene.add', scene: made, name, zone: id('z'), before: null, joins: true }]))
+      await show(made, 'own')
   }
   async function removeScene(scene: string): Promise<void> {
     if (await send([{ do: 'scene.remove', scene }])) await show('', 'own')
   }
   const nameScene = (scene: string, name: string): Promise<boolean> => send([{ do: 'scene.name', scene, name }])
-  const moveScene = (scene: string, before: string | null): Promise<boolean> => send([{ do: 'scene.move', scene, before }])
+  const moveScene = (scene: string, before: string | null): Promise<boolean> =>
+    send([{ do: 'scene.move', scene, before }])
 
   return {
-    ...client, answer, zones, documents, findings, layoutFindings, allFindings, scenes, bench, order, layers, plans, selected, typing, zone, document, scene, layout, place,
-    open, show, setFill, moveMullion, split, span, makeLayout, dropLayout, addScene, removeScene, nameScene, moveScene,
+    ...client,
+    answer,
+    zones,
+    documents,
+    findings,
+    layoutFindings,
+    allFindings,
+    scenes,
+    bench,
+    order,
+    layers,
+    plans,
+    selected,
+    typing,
+    zone,
+    document,
+    scene,
+    layout,
+    place,
+    open,
+    show,
+    setFill,
+    moveMullion,
+    split,
+    span,
+    makeLayout,
+    dropLayout,
+    addScene,
+    removeScene,
+    nameScene,
+    moveScene,
   }
 })

@@ -5,14 +5,16 @@ import type { Plan } from '../plan/types'
 import { useDesign } from './design'
 
 /**
- * The playhead of a design with several scenes counts from the start of the round. While it plays, the whole plan is drawn; when it
- * stands, the scene under it is opened.
+ * The playhead of a design with several scenes counts from the start of the round. While it plays, the whole plan is
+ * drawn; when it stands, the scene under it is opened.
  */
 export function useRoundPlay(tMs: Ref<number>, playing: Ref<boolean>) {
   const design = useDesign()
   const plan = shallowRef<Plan | null>(null)
   const round = computed(() => design.answer?.round ?? { scenes: [], cycle_ms: null })
-  const many = computed(() => round.value.scenes.length > 1 && round.value.scenes.some((one) => one.scene === design.scene))
+  const many = computed(
+    () => round.value.scenes.length > 1 && round.value.scenes.some((one) => one.scene === design.scene),
+  )
   /** The plan while it plays, else null. */
   const drawn = computed(() => (playing.value && many.value ? plan.value : null))
   /** ms since the scene that is open began. */

@@ -12,7 +12,16 @@ export function useSceneStage(): ComputedRef<Shown> {
     const zones = design.layers.flatMap((id) => design.zones[id] ?? [])
     return {
       canvas: answer.canvas,
-      scenes: { [answer.scene]: { name: line.name, ms: null, transition: { kind: 'cut', ms: 0 }, place: [0, 0, ...answer.canvas], ground: line.ground, zones } },
+      scenes: {
+        [answer.scene]: {
+          name: line.name,
+          ms: null,
+          transition: { kind: 'cut', ms: 0 },
+          place: [0, 0, ...answer.canvas],
+          ground: line.ground,
+          zones,
+        },
+      },
       round: { scenes: [{ scene: answer.scene, ms: null }], cycle_ms: null },
       days: [answer.midnight_ms],
     }

@@ -3,8 +3,8 @@ import { BModal, BTable } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Problem, Versions, ZoneVersion } from '../api/types'
-import { fillWords } from '../bench/fills'
 import { useUploads } from '../stock/uploads'
+import { fillWords } from '../ui/fillWords'
 import { pixels } from '../ui/format'
 
 /** Others changed the same things meanwhile: each in both versions, and a choice for all. */
@@ -27,13 +27,17 @@ const name = (thing: Versions): string => {
   if (thing.what === 'zone') return thing.letter
   return thing.what === 'field' ? t(`field.${thing.field}`) : t(`thing.${thing.what}`)
 }
-const rows = computed(() => (props.problem.things ?? []).map((thing) => ({
-  thing: name(thing),
-  theirs: thing.what === 'zone' ? zone(thing.theirs) : plain(thing.theirs),
-  yours: thing.what === 'zone' ? zone(thing.yours) : plain(thing.yours),
-})))
+const rows = computed(() =>
+  (props.problem.things ?? []).map((thing) => ({
+    thing: name(thing),
+    theirs: thing.what === 'zone' ? zone(thing.theirs) : plain(thing.theirs),
+    yours: thing.what === 'zone' ? zone(thing.yours) : plain(thing.yours),
+  })),
+)
 const fields = computed(() => [
-  { key: 'thing', label: t('conflict.thing'), isRowHeader: true }, { key: 'theirs', label: t('conflict.theirs') }, { key: 'yours', label: t('conflict.yours') },
+  { key: 'thing', label: t('conflict.thing'), isRowHeader: true },
+  { key: 'theirs', label: t('conflict.theirs') },
+  { key: 'yours', label: t('conflict.yours') },
 ])
 </script>
 

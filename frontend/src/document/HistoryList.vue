@@ -13,12 +13,18 @@ const labels = useLabels()
 const revisions = ref<RevisionLine[]>([])
 const cancelled = ref(new Set<number>())
 
-watch(() => [props.document, props.revision], async () => {
-  revisions.value = (await call<{ revisions: RevisionLine[] }>('GET', `/api/documents/${props.document}/revisions`).catch(() => ({ revisions: [] }))).revisions
-  const gone = new Set<number>()
-  for (const one of revisions.value) if (one.cancels !== null && !gone.has(one.number)) gone.add(one.cancels)
-  cancelled.value = gone
-}, { immediate: true })
+watch(
+  () => [props.document, props.revision],
+  async () => {
+    revisions.value = (
+      await call<{ revisions: RevisionLine[] }>('GET', `/api/documents/${props.document}/revisions`).catch(() => ({ revisions: [] }))
+    ).revisions
+    const gone = new Set<number>()
+    for (const one of revisions.value) if (one.cancels !== null && !gone.has(one.number)) gone.add(one.cancels)
+    cancelled.value = gone
+  },
+  { immediate: true },
+)
 </script>
 
 <template>

@@ -9,7 +9,10 @@ function hold(name: string): Promise<boolean> {
     })
   })
 }
-/** Whether some page holds a name. Without locks (a page that is not served securely) nobody can say, so it is taken for held. */
+/**
+ * Whether some page holds a name. Without locks (a page that is not served securely) nobody can say, so it is taken for
+ * held.
+ */
 export async function isHeld(client: string): Promise<boolean> {
   if (!('locks' in navigator)) return true
   return ((await navigator.locks.query()).held ?? []).some((lock) => lock.name === `client:${client}`)
@@ -18,8 +21,8 @@ export async function isHeld(client: string): Promise<boolean> {
 let mine: Promise<string> | null = null
 
 /**
- * Which client this page is: one queue of batches. It stays the same when the page is loaded again; a second page, also a copy
- * of this one, is another.
+ * Which client this page is: one queue of batches. It stays the same when the page is loaded again; a second page, also
+ * a copy of this one, is another.
  */
 export function clientId(): Promise<string> {
   mine ??= (async () => {

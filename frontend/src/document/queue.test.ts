@@ -12,7 +12,12 @@ vi.mock('idb-keyval', () => ({
 vi.mock('./client', () => ({ isHeld: (client: string) => Promise.resolve(held.has(client)) }))
 
 const name = (text: string) => [{ do: 'zone.name', name: text }]
-const made = (text: string, target: string, revision: number) => ({ commands: name(text), target, revision, sure: false })
+const made = (text: string, target: string, revision: number) => ({
+  commands: name(text),
+  target,
+  revision,
+  sure: false,
+})
 
 describe('batches on their way', () => {
   beforeEach(() => {
@@ -43,7 +48,7 @@ describe('batches on their way', () => {
     expect([queue.length, queue.first()?.commands]).toEqual([2, name('a')])
   })
 
-  it('survive a closed tab with their ids, their revisions and the queue they came from, for their person and document only', async () => {
+  it('survive a closed tab with their ids, revisions and queue, for their person and document only', async () => {
     const queue = await BatchQueue.open('d', 'dina', 'one')
     await queue.add(made('first', '', 7))
     await queue.add(made('second', '', 7))

@@ -18,17 +18,26 @@ interface Batch {
 
 const COALESCE_MS = 1000
 
-/** Batches on their way to the server, kept in IndexedDB: a closed tab or a restarted server loses nothing. One queue per page. */
+/**
+ * Batches on their way to the server, kept in IndexedDB: a closed tab or a restarted server loses nothing. One queue
+ * per page.
+ */
 export class BatchQueue {
   private batches: Batch[] = []
-  private constructor(readonly document: string, private readonly key: string, private readonly client: string) {}
+  private constructor(
+    readonly document: string,
+    private readonly key: string,
+    private readonly client: string,
+  ) {}
 
   /** This page's queue for a document; what pages that are gone have left behind goes first. */
   static async open(document: string, person: string, client: string): Promise<BatchQueue> {
     const prefix = `queue:${person}:${document}:`
     const queue = new BatchQueue(document, `${prefix}${client}`, client)
     const left: Batch[] = []
-    for (const key of (await keys()).filter((one): one is string => typeof one === 'string' && one.startsWith(prefix) && one !== queue.key)) {
+    for (const key of (await keys()).filter(
+      (one): one is string => typeof one === 'string' && one.startsWith(prefix) && one !== queue.key,
+    )) {
       if (await isHeld(key.slice(prefix.length))) continue
       left.push(...((await get<Batch[]>(key)) ?? []))
       await del(key)
@@ -46,10 +55,14 @@ export class BatchQueue {
     return this.batches[0]
   }
 
-  /** A later value for the same target within a second takes the place of one that is not sent yet: one undo step, made on the older revision. */
+  /**
+   * A later value for the same target within a second takes the place of one that is not sent yet: one undo step, made
+   * on the older revision.
+   */
   async add(made: Pick<Batch, 'commands' | 'target' | 'sure' | 'revision'>): Promise<void> {
     const last = this.batches.at(-1)
-    if (last && !last.sent && made.target !== '' && last.target === made.target && Date.now() - last.at < COALESCE_MS) last.commands = made.commands
+    if (last && !last.sent && made.target !== '' && last.target === made.target && Date.now() - last.at < COALESCE_MS)
+      last.commands = made.commands
     else this.batches.push({ batch: crypto.randomUUID(), client: this.client, at: Date.now(), sent: false, ...made })
     await this.keep()
   }

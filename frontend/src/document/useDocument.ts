@@ -16,8 +16,8 @@ interface Options<Answer> {
 }
 
 /**
- * One document that is open on this page: the batches on their way to the server, what the server said last, undo, conflicts, and
- * what others did meanwhile. Every kind of document is edited through this.
+ * One document that is open on this page: the batches on their way to the server, what the server said last, undo,
+ * conflicts, and what others did meanwhile. Every kind of document is edited through this.
  */
 export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChange }: Options<Answer>) {
   const session = useSession()
@@ -71,7 +71,10 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
     if (asked === id.value) accept(answer, true)
   }
 
-  /** Sends commands; `target` names what they set, so that quick changes of one thing become one step. False when they were refused. */
+  /**
+   * Sends commands; `target` names what they set, so that quick changes of one thing become one step. False when they
+   * were refused.
+   */
   async function send(commands: Command[], target = '', sure = false): Promise<boolean> {
     const document = id.value
     await opening.catch(() => undefined)
@@ -157,7 +160,10 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
   /** Asks whether others did anything; what they did is shown and said. */
   async function listen(): Promise<void> {
     if (!id.value || running !== null || waiting.value > 0 || conflict.value) return
-    const since = await call<{ revision: number; revisions: RevisionLine[] }>('GET', path(`/since/${revision.value}`)).catch(() => null)
+    const since = await call<{ revision: number; revisions: RevisionLine[] }>(
+      'GET',
+      path(`/since/${revision.value}`),
+    ).catch(() => null)
     if (!since || since.revision <= revision.value || running !== null) return
     await reload()
     news.value = [...since.revisions].reverse()
@@ -165,5 +171,22 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
 
   const unsaved = computed(() => waiting.value > 0)
 
-  return { id, revision, waiting, unsaved, state, refusal, conflict, news, undo, open, reload, send, run, resolve, step, listen }
+  return {
+    id,
+    revision,
+    waiting,
+    unsaved,
+    state,
+    refusal,
+    conflict,
+    news,
+    undo,
+    open,
+    reload,
+    send,
+    run,
+    resolve,
+    step,
+    listen,
+  }
 }

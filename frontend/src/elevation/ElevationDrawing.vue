@@ -20,7 +20,12 @@ const extent = computed(() => ({
   top: Math.max(PERSON_MM, ...props.surfaces.map((one) => one.floor_mm + one.face_um[1] / 1000)) + MARGIN_MM,
 }))
 const { view, zoom, pan, fit, isFitted, ready, width, height } = useElevationView(root, () => extent.value)
-const { drag, start, nudge } = useArrange(() => view.value.scale, () => props.arranging, pan, (one, left, floor) => emit('place', one, left, floor))
+const { drag, start, nudge } = useArrange(
+  () => view.value.scale,
+  () => props.arranging,
+  pan,
+  (one, left, floor) => emit('place', one, left, floor),
+)
 
 function wheel(event: WheelEvent): void {
   const bounds = root.value?.getBoundingClientRect()
@@ -42,9 +47,27 @@ function keys(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="root" class="elevation-drawing" :class="{ arranging }" role="application" :aria-label="t('elevation.wall')" tabindex="0" @wheel.prevent="wheel" @pointerdown="start($event, null)" @keydown="keys">
+  <div
+    ref="root"
+    class="elevation-drawing"
+    :class="{ arranging }"
+    role="application"
+    :aria-label="t('elevation.wall')"
+    tabindex="0"
+    @wheel.prevent="wheel"
+    @pointerdown="start($event, null)"
+    @keydown="keys">
     <div v-if="ready" class="elevation-wall" :style="{ transform: `translate(${view.x}px, ${view.floor}px)` }">
-      <ElevationWall :surfaces="surfaces" :chosen="chosen" :scale="view.scale" :drag="drag" :person-mm="personMm" :top-mm="extent.top" :now-ms="nowMs" @choose="emit('choose', $event)" @press="(event, one) => start(event, one)" />
+      <ElevationWall
+        :surfaces="surfaces"
+        :chosen="chosen"
+        :scale="view.scale"
+        :drag="drag"
+        :person-mm="personMm"
+        :top-mm="extent.top"
+        :now-ms="nowMs"
+        @choose="emit('choose', $event)"
+        @press="(event, one) => start(event, one)" />
     </div>
     <div v-if="ready" class="zoom-bar" @pointerdown.stop>
       <span class="measure" aria-hidden="true">1 : {{ Math.round(1 / (view.scale * 0.2646)) }}</span>

@@ -27,10 +27,14 @@ const code = computed(() => (typeof route.params['surface'] === 'string' ? route
 const whole = computed(() => (surfaces.whole?.code === code.value ? surfaces.whole : null))
 
 const choose = (wanted: string | null): void => void router.replace({ name: 'elevation', params: { surface: wanted ?? '' } })
-watch(code, (wanted) => {
-  surfaces.error = null
-  if (wanted) void surfaces.open(wanted)
-}, { immediate: true })
+watch(
+  code,
+  (wanted) => {
+    surfaces.error = null
+    if (wanted) void surfaces.open(wanted)
+  },
+  { immediate: true },
+)
 
 /** What is dragged is opened first, so that the change is made on the revision that is shown. */
 async function place(one: SurfaceLine, leftMm: number, floorMm: number): Promise<void> {
@@ -38,7 +42,10 @@ async function place(one: SurfaceLine, leftMm: number, floorMm: number): Promise
   await surfaces.change(one.code, { left_mm: leftMm, floor_mm: floorMm })
 }
 onMounted(surfaces.load)
-watch(() => session.slug, () => void surfaces.load())
+watch(
+  () => session.slug,
+  () => void surfaces.load(),
+)
 useListening(() => (whole.value ? surfaces.listen() : surfaces.load()))
 useUndoKeys((kind) => whole.value && void surfaces.step(kind))
 </script>
@@ -47,17 +54,33 @@ useUndoKeys((kind) => whole.value && void surfaces.step(kind))
   <div class="with-column">
     <section class="drawing-area">
       <div class="place-head">
-        <h1>{{ t('elevation.title') }}</h1><p class="hint">{{ t(arranging ? 'elevation.arrange-hint' : 'elevation.hint') }}</p><span class="spring" />
+        <h1>{{ t('elevation.title') }}</h1>
+        <p class="hint">{{ t(arranging ? 'elevation.arrange-hint' : 'elevation.hint') }}</p>
+        <span class="spring" />
         <template v-if="session.may('mount')">
-          <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="arranging" @click="arranging = !arranging">{{ t('elevation.arrange') }}</button>
+          <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="arranging" @click="arranging = !arranging">
+            {{ t('elevation.arrange') }}
+          </button>
           <RouterLink class="btn btn-sm btn-primary" :to="{ name: 'new-surface' }">{{ t('surface.new') }}</RouterLink>
         </template>
       </div>
-      <ElevationDrawing v-if="surfaces.elevation" :surfaces="all" :chosen="code" :arranging="arranging" :now-ms="surfaces.elevation.now_ms" @choose="choose" @place="place" />
+      <ElevationDrawing
+        v-if="surfaces.elevation"
+        :surfaces="all"
+        :chosen="code"
+        :arranging="arranging"
+        :now-ms="surfaces.elevation.now_ms"
+        @choose="choose"
+        @place="place" />
     </section>
     <ThingColumn :label="whole?.name ?? t('elevation.surfaces')" :about="code">
       <RefusalNote :error="unclaimed" />
-      <SurfaceColumn v-if="whole && surfaces.elevation" :key="whole.code" :surface="whole" :zone="surfaces.elevation.site.zone" @leave="choose(null)" />
+      <SurfaceColumn
+        v-if="whole && surfaces.elevation"
+        :key="whole.code"
+        :surface="whole"
+        :zone="surfaces.elevation.site.zone"
+        @leave="choose(null)" />
       <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" />
     </ThingColumn>
     <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />

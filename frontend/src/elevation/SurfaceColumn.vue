@@ -24,11 +24,30 @@ const labels = useLabels()
 </script>
 
 <template>
-  <div class="column-head"><h2>{{ surface.name }}</h2><button type="button" class="plain" @click="emit('leave')">{{ t('elevation.all') }}</button></div>
+  <div class="column-head">
+    <h2>{{ surface.name }}</h2>
+    <button type="button" class="plain" @click="emit('leave')">{{ t('elevation.all') }}</button>
+  </div>
   <div v-if="session.may('mount')" class="button-row">
-    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.undo" :title="labels.all(surfaces.undo.undo)" @click="surfaces.step('undo')">{{ t('bench.undo') }}</button>
-    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.redo" :title="labels.all(surfaces.undo.redo)" @click="surfaces.step('redo')">{{ t('bench.redo') }}</button>
-    <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'outputs', params: { surface: surface.code } }">{{ t('outputs.title') }}</RouterLink>
+    <button
+      type="button"
+      class="btn btn-sm btn-outline-dark"
+      :disabled="!surfaces.undo.undo"
+      :title="labels.all(surfaces.undo.undo)"
+      @click="surfaces.step('undo')">
+      {{ t('bench.undo') }}
+    </button>
+    <button
+      type="button"
+      class="btn btn-sm btn-outline-dark"
+      :disabled="!surfaces.undo.redo"
+      :title="labels.all(surfaces.undo.redo)"
+      @click="surfaces.step('redo')">
+      {{ t('bench.redo') }}
+    </button>
+    <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'outputs', params: { surface: surface.code } }">
+      {{ t('outputs.title') }}
+    </RouterLink>
   </div>
   <PlaceTabs v-model="tab" :tabs="tabs" :label="t('bench.particulars')" :words="(one) => t(`surface.tab-${one}`)" panel="surface-panel" />
   <div id="surface-panel" role="tabpanel" :aria-labelledby="`surface-panel-${tab}`" tabindex="0">

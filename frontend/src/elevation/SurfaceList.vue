@@ -13,7 +13,8 @@ const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
 const groups = computed(() => [...new Set(props.elevation.surfaces.flatMap((one) => one.groups))].sort())
-const inGroup = (group: string | null): Elevation['surfaces'] => props.elevation.surfaces.filter((one) => (group === null ? !one.groups.length : one.groups.includes(group)))
+const inGroup = (group: string | null): Elevation['surfaces'] =>
+  props.elevation.surfaces.filter((one) => (group === null ? !one.groups.length : one.groups.includes(group)))
 
 async function restore(code: string): Promise<void> {
   surfaces.error = null
@@ -26,15 +27,32 @@ async function restore(code: string): Promise<void> {
   <template v-for="group in [...groups, null]" :key="group ?? ''">
     <template v-if="inGroup(group).length">
       <h2>{{ group ?? t(groups.length ? 'elevation.no-group' : 'elevation.surfaces') }}</h2>
-      <ul class="lines"><li v-for="one in inGroup(group)" :key="one.code"><button type="button" class="line" @click="emit('choose', one.code)"><span>{{ one.name }}</span><span class="measure">{{ pixels(...one.canvas) }}</span></button></li></ul>
+      <ul class="lines">
+        <li v-for="one in inGroup(group)" :key="one.code">
+          <button type="button" class="line" @click="emit('choose', one.code)">
+            <span>{{ one.name }}</span>
+            <span class="measure">{{ pixels(...one.canvas) }}</span>
+          </button>
+        </li>
+      </ul>
     </template>
   </template>
   <template v-if="elevation.unreadable.length">
     <h2>{{ t('elevation.unreadable') }}</h2>
-    <ul class="lines"><li v-for="one in elevation.unreadable" :key="one.code" class="line"><span>{{ one.name }}</span><span class="hint">{{ one.why?.message }} {{ one.why?.mend }}</span></li></ul>
+    <ul class="lines">
+      <li v-for="one in elevation.unreadable" :key="one.code" class="line">
+        <span>{{ one.name }}</span>
+        <span class="hint">{{ one.why?.message }} {{ one.why?.mend }}</span>
+      </li>
+    </ul>
   </template>
   <template v-if="elevation.archived.length">
     <h2>{{ t('elevation.archived') }}</h2>
-    <ul class="lines"><li v-for="one in elevation.archived" :key="one.code" class="line"><span>{{ one.name }}</span><button v-if="session.may('mount')" type="button" class="plain" @click="restore(one.code)">{{ t('elevation.restore') }}</button></li></ul>
+    <ul class="lines">
+      <li v-for="one in elevation.archived" :key="one.code" class="line">
+        <span>{{ one.name }}</span>
+        <button v-if="session.may('mount')" type="button" class="plain" @click="restore(one.code)">{{ t('elevation.restore') }}</button>
+      </li>
+    </ul>
   </template>
 </template>

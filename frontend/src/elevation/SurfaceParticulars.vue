@@ -19,11 +19,16 @@ const session = useSession()
 const surfaces = useSurfaces()
 const name = ref('')
 const area = ref('')
-watch(() => props.surface.code, () => (area.value = ''))
+watch(
+  () => props.surface.code,
+  () => (area.value = ''),
+)
 const error = ref<unknown>(null)
 const inUse = ref('')
 const face = computed<[number, number]>(() => [props.surface.face_um[0] / 1000, props.surface.face_um[1] / 1000])
-const findings = computed(() => [...props.surface.findings, ...props.surface.wiring.findings].filter((finding) => finding.severity !== 'note'))
+const findings = computed(() =>
+  [...props.surface.findings, ...props.surface.wiring.findings].filter((finding) => finding.severity !== 'note'),
+)
 
 async function attempt(work: () => Promise<void>): Promise<void> {
   error.value = null
@@ -33,15 +38,24 @@ async function attempt(work: () => Promise<void>): Promise<void> {
     error.value = refused
   }
 }
-const make = (): Promise<void> => attempt(async () => {
-  const made = await call<{ design: string }>('POST', `/api/surfaces/${props.surface.code}/designs`, { design: crypto.randomUUID(), name: name.value, area: area.value || null })
-  await router.push({ name: 'bench', params: { design: made.design } })
-})
-const duplicate = (): Promise<void> => attempt(async () => {
-  const made = await call<{ surface: string }>('POST', `/api/surfaces/${props.surface.code}/duplicate`, { made_as: crypto.randomUUID(), name: t('surface.copy-of', { name: props.surface.name }) })
-  await surfaces.load()
-  await router.replace({ name: 'elevation', params: { surface: made.surface } })
-})
+const make = (): Promise<void> =>
+  attempt(async () => {
+    const made = await call<{ design: string }>('POST', `/api/surfaces/${props.surface.code}/designs`, {
+      design: crypto.randomUUID(),
+      name: name.value,
+      area: area.value || null,
+    })
+    await router.push({ name: 'bench', params: { design: made.design } })
+  })
+const duplicate = (): Promise<void> =>
+  attempt(async () => {
+    const made = await call<{ surface: string }>('POST', `/api/surfaces/${props.surface.code}/duplicate`, {
+      made_as: crypto.randomUUID(),
+      name: t('surface.copy-of', { name: props.surface.name }),
+    })
+    await surfaces.load()
+    await router.replace({ name: 'elevation', params: { surface: made.surface } })
+  })
 async function archive(sure: boolean): Promise<void> {
   error.value = null
   inUse.value = ''
@@ -57,45 +71,120 @@ async function archive(sure: boolean): Promise<void> {
 
 <template>
   <dl class="particulars">
-    <dt>{{ t('elevation.canvas') }}</dt><dd class="measure">{{ pixels(...surface.canvas) }}</dd>
-    <dt>{{ t('elevation.ratio') }}</dt><dd class="measure">{{ surface.ratio.exact }}<template v-if="surface.ratio.name && surface.ratio.name !== surface.ratio.exact"> ({{ surface.ratio.name }})</template></dd>
-    <dt>{{ t('elevation.orientation') }}</dt><dd>{{ t(`elevation.${surface.orientation}`) }}<template v-if="surface.panels[0]?.rotation">, {{ t('elevation.mounted', { turn: String(surface.panels[0].rotation) }) }}</template></dd>
-    <dt>{{ t('elevation.panels') }}</dt><dd class="measure">{{ surface.panels.length }} × {{ pixels(...surface.panels[0]!.native) }}</dd>
-    <dt>{{ t('elevation.pitch') }}</dt><dd class="measure">{{ surface.pitch_mm[0] === surface.pitch_mm[1] ? surface.pitch_mm[0] : surface.pitch_mm.join(' × ') }} mm</dd>
-    <dt>{{ t('elevation.density') }}</dt><dd class="measure">{{ surface.px_per_inch }} px/in</dd>
-    <dt>{{ t('elevation.size') }}</dt><dd class="measure">{{ millimetres(face) }}<br />{{ inches(face) }}</dd>
-    <dt>{{ t('elevation.diagonal') }}</dt><dd class="measure">{{ surface.diagonal_mm }} mm, {{ (surface.diagonal_mm / 25.4).toFixed(2) }}″</dd>
-    <dt>{{ t('elevation.kind') }}</dt><dd>{{ t(`kind.${surface.kind}`) }}<template v-if="surface.touch">, {{ t('field.touch') }}</template><template v-if="surface.sound">, {{ t('field.sound') }}</template></dd>
-    <dt>{{ t('elevation.viewers') }}</dt><dd class="measure">{{ metres(surface.viewing_mm[0]) }} – {{ metres(surface.viewing_mm[1]) }}</dd>
-    <template v-if="surface.groups.length"><dt>{{ t('field.groups') }}</dt><dd>{{ surface.groups.join(', ') }}</dd></template>
+    <dt>{{ t('elevation.canvas') }}</dt>
+    <dd class="measure">{{ pixels(...surface.canvas) }}</dd>
+    <dt>{{ t('elevation.ratio') }}</dt>
+    <dd class="measure">
+      {{ surface.ratio.exact }}
+      <template v-if="surface.ratio.name && surface.ratio.name !== surface.ratio.exact">({{ surface.ratio.name }})</template>
+    </dd>
+    <dt>{{ t('elevation.orientation') }}</dt>
+    <dd>
+      {{ t(`elevation.${surface.orientation}`) }}
+      <template v-if="surface.panels[0]?.rotation">, {{ t('elevation.mounted', { turn: String(surface.panels[0].rotation) }) }}</template>
+    </dd>
+    <dt>{{ t('elevation.panels') }}</dt>
+    <dd class="measure">{{ surface.panels.length }} × {{ pixels(...surface.panels[0]!.native) }}</dd>
+    <dt>{{ t('elevation.pitch') }}</dt>
+    <dd class="measure">{{ surface.pitch_mm[0] === surface.pitch_mm[1] ? surface.pitch_mm[0] : surface.pitch_mm.join(' × ') }} mm</dd>
+    <dt>{{ t('elevation.density') }}</dt>
+    <dd class="measure">{{ surface.px_per_inch }} px/in</dd>
+    <dt>{{ t('elevation.size') }}</dt>
+    <dd class="measure">
+      {{ millimetres(face) }}
+      <br />
+      {{ inches(face) }}
+    </dd>
+    <dt>{{ t('elevation.diagonal') }}</dt>
+    <dd class="measure">{{ surface.diagonal_mm }} mm, {{ (surface.diagonal_mm / 25.4).toFixed(2) }}″</dd>
+    <dt>{{ t('elevation.kind') }}</dt>
+    <dd>
+      {{ t(`kind.${surface.kind}`) }}
+      <template v-if="surface.touch">, {{ t('field.touch') }}</template>
+      <template v-if="surface.sound">, {{ t('field.sound') }}</template>
+    </dd>
+    <dt>{{ t('elevation.viewers') }}</dt>
+    <dd class="measure">{{ metres(surface.viewing_mm[0]) }} – {{ metres(surface.viewing_mm[1]) }}</dd>
+    <template v-if="surface.groups.length">
+      <dt>{{ t('field.groups') }}</dt>
+      <dd>{{ surface.groups.join(', ') }}</dd>
+    </template>
   </dl>
   <h3>{{ t('elevation.reading', { distance: metres(surface.viewing_mm[1]) }) }}</h3>
   <dl class="particulars">
-    <dt>{{ t('elevation.pixel-seen') }}</dt><dd class="measure">{{ surface.legible.pixel_distance_m }} m <span class="hint">{{ t('elevation.acuity') }}</span></dd>
-    <dt>{{ t('elevation.cap-least') }}</dt><dd class="measure">{{ surface.legible.least_px }} px <span class="hint">{{ t('elevation.cap-least-source') }}</span></dd>
-    <dt>{{ t('elevation.cap-good') }}</dt><dd class="measure">{{ surface.legible.good_px }} px <span class="hint">{{ t('elevation.cap-good-source') }}</span></dd>
-    <dt>{{ t('elevation.cap-thumb') }}</dt><dd class="measure">{{ surface.legible.thumb_px }} px <span class="hint">{{ t('elevation.cap-thumb-source') }}</span></dd>
+    <dt>{{ t('elevation.pixel-seen') }}</dt>
+    <dd class="measure">
+      {{ surface.legible.pixel_distance_m }} m
+      <span class="hint">{{ t('elevation.acuity') }}</span>
+    </dd>
+    <dt>{{ t('elevation.cap-least') }}</dt>
+    <dd class="measure">
+      {{ surface.legible.least_px }} px
+      <span class="hint">{{ t('elevation.cap-least-source') }}</span>
+    </dd>
+    <dt>{{ t('elevation.cap-good') }}</dt>
+    <dd class="measure">
+      {{ surface.legible.good_px }} px
+      <span class="hint">{{ t('elevation.cap-good-source') }}</span>
+    </dd>
+    <dt>{{ t('elevation.cap-thumb') }}</dt>
+    <dd class="measure">
+      {{ surface.legible.thumb_px }} px
+      <span class="hint">{{ t('elevation.cap-thumb-source') }}</span>
+    </dd>
   </dl>
-  <ul v-if="findings.length" class="findings short"><li v-for="(finding, index) in findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+  <ul v-if="findings.length" class="findings short">
+    <li v-for="(finding, index) in findings" :key="index">
+      <FindingMark :severity="finding.severity" />
+      <span>
+        {{ finding.message }}
+        <span class="hint">{{ finding.mend }}</span>
+      </span>
+    </li>
+  </ul>
   <h3>{{ t('elevation.designs') }}</h3>
   <p v-if="!surface.designs.length" class="hint">{{ t('elevation.no-design') }}</p>
   <ul class="lines">
     <li v-for="design in surface.designs" :key="design.id">
-      <RouterLink class="line stacked" :to="{ name: 'bench', params: { design: design.id } }"><span>{{ design.name }}<template v-if="design.area">, {{ design.area }}</template></span><span class="hint">{{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}<template v-if="surface.draft?.id === design.id"> · {{ t('elevation.draft') }}</template></span></RouterLink>
+      <RouterLink class="line stacked" :to="{ name: 'bench', params: { design: design.id } }">
+        <span>
+          {{ design.name }}
+          <template v-if="design.area">, {{ design.area }}</template>
+        </span>
+        <span class="hint">
+          {{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}
+          <template v-if="surface.draft?.id === design.id">· {{ t('elevation.draft') }}</template>
+        </span>
+      </RouterLink>
     </li>
   </ul>
   <form v-if="session.may('design')" class="new-design" @submit.prevent="make">
     <label for="new-design">{{ t('elevation.name') }}</label>
     <BFormInput size="sm" id="new-design" v-model="name" required maxlength="120" />
-    <label v-if="surface.areas.length">{{ t('elevation.for-area') }}<BFormSelect size="sm" v-model="area"><option value="">{{ t('elevation.whole') }}</option><option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option></BFormSelect></label>
+    <label v-if="surface.areas.length">
+      {{ t('elevation.for-area') }}
+      <BFormSelect size="sm" v-model="area">
+        <option value="">{{ t('elevation.whole') }}</option>
+        <option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option>
+      </BFormSelect>
+    </label>
     <button class="btn btn-primary btn-sm" type="submit">{{ t('elevation.make') }}</button>
   </form>
   <h3>{{ t('elevation.players') }}</h3>
-  <ul class="lines"><li v-for="player in surface.feeding" :key="player.code" class="line"><span class="measure">{{ player.code }}</span><span class="state" :class="player.state">{{ t(`state.${player.state}`) }}</span></li></ul>
+  <ul class="lines">
+    <li v-for="player in surface.feeding" :key="player.code" class="line">
+      <span class="measure">{{ player.code }}</span>
+      <span class="state" :class="player.state">{{ t(`state.${player.state}`) }}</span>
+    </li>
+  </ul>
   <RefusalNote :error="error" />
   <div v-if="session.may('mount')" class="button-row foot">
     <button type="button" class="btn btn-sm btn-outline-dark" @click="duplicate">{{ t('surface.duplicate') }}</button>
     <button type="button" class="btn btn-sm btn-outline-dark" @click="archive(false)">{{ t('surface.archive') }}</button>
   </div>
-  <div v-if="inUse" class="questions" role="alertdialog" :aria-label="t('surface.archive')"><p>{{ inUse }}</p><button type="button" class="btn btn-sm btn-primary" @click="archive(true)">{{ t('surface.archive-sure') }}</button> <button type="button" class="btn btn-sm btn-outline-dark" @click="inUse = ''">{{ t('surface.keep') }}</button></div>
+  <div v-if="inUse" class="questions" role="alertdialog" :aria-label="t('surface.archive')">
+    <p>{{ inUse }}</p>
+    <button type="button" class="btn btn-sm btn-primary" @click="archive(true)">{{ t('surface.archive-sure') }}</button>
+    <button type="button" class="btn btn-sm btn-outline-dark" @click="inUse = ''">{{ t('surface.keep') }}</button>
+  </div>
 </template>

@@ -34,7 +34,12 @@ async function show(): Promise<void> {
 }
 
 function still(zone: ZonePlan, moving: boolean): ZonePlan {
-  return { ...zone, items: zone.items.map((item) => (item.kind === 'video' ? (moving ? { ...item, sound: false } : { ...item, kind: 'picture' as const }) : item)) }
+  return {
+    ...zone,
+    items: zone.items.map((item) =>
+      item.kind === 'video' ? (moving ? { ...item, sound: false } : { ...item, kind: 'picture' as const }) : item,
+    ),
+  }
 }
 /** Stills show a video's thumbnail; what moves shows the film itself, silently. */
 function draw(): void {
@@ -43,7 +48,12 @@ function draw(): void {
   stage.value.replaceChildren()
   const moving = props.moving
   renderer = new Stage(stage.value, (sha256) => `/media/${sha256}/${moving ? 'original' : 'thumbnail'}`)
-  renderer.show({ ...plan, scenes: Object.fromEntries(Object.entries(plan.scenes).map(([id, scene]) => [id, { ...scene, zones: scene.zones.map((zone) => still(zone, moving)) }])) })
+  renderer.show({
+    ...plan,
+    scenes: Object.fromEntries(
+      Object.entries(plan.scenes).map(([id, scene]) => [id, { ...scene, zones: scene.zones.map((zone) => still(zone, moving)) }]),
+    ),
+  })
   began = performance.now()
   at(began)
   if (moving) frame = requestAnimationFrame(step)
@@ -58,7 +68,10 @@ function step(now: number): void {
   frame = requestAnimationFrame(step)
 }
 watch(() => props.moving, draw)
-watch(() => props.surface.handed?.release, () => void show())
+watch(
+  () => props.surface.handed?.release,
+  () => void show(),
+)
 onMounted(show)
 onUnmounted(() => cancelAnimationFrame(frame))
 const TOP: Record<number, string> = { 90: 'right', 180: 'bottom', 270: 'left' }

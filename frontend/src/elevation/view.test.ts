@@ -20,7 +20,10 @@ describe('what part of the wall is seen', () => {
 
   it('zooms about the pointer: what is under it stays under it', () => {
     const { view, zoom } = made()
-    const under = (): [number, number] => [(300 - view.value.x) / view.value.scale, (200 - view.value.floor) / view.value.scale]
+    const under = (): [number, number] => [
+      (300 - view.value.x) / view.value.scale,
+      (200 - view.value.floor) / view.value.scale,
+    ]
     const before = under()
     for (const factor of [1.25, 2, 0.7, 1.1]) zoom(factor, 300, 200)
     expect(under()[0]).toBeCloseTo(before[0], 6)
@@ -54,7 +57,16 @@ describe('arranging', () => {
   afterEach(() => vi.unstubAllGlobals())
   function made(arranging: boolean) {
     const [pan, place] = [vi.fn(), vi.fn()]
-    return { pan, place, ...useArrange(() => 0.1, () => arranging, pan, place) }
+    return {
+      pan,
+      place,
+      ...useArrange(
+        () => 0.1,
+        () => arranging,
+        pan,
+        place,
+      ),
+    }
   }
 
   it('moves a surface in whole 10 mm, upwards as the pointer goes up, and only past a few px', () => {
@@ -74,7 +86,10 @@ describe('arranging', () => {
     send('pointermove', { clientX: 120, clientY: 100 })
     send('pointermove', { clientX: 125, clientY: 90 })
     send('pointerup', {})
-    expect(pan.mock.calls).toEqual([[20, 0], [5, -10]])
+    expect(pan.mock.calls).toEqual([
+      [20, 0],
+      [5, -10],
+    ])
     start({ button: 2, clientX: 0, clientY: 0 } as PointerEvent, one)
     send('pointermove', { clientX: 99, clientY: 99 })
     expect([pan.mock.calls.length, place.mock.calls.length]).toEqual([2, 0])

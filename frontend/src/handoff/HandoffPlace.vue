@@ -33,7 +33,10 @@ onUnmounted(() => clearTimeout(timer))
 
 <template>
   <section class="handoff">
-    <div class="place-head"><h1>{{ t('handoff.title') }}</h1><p class="hint">{{ t('handoff.hint') }}</p></div>
+    <div class="place-head">
+      <h1>{{ t('handoff.title') }}</h1>
+      <p class="hint">{{ t('handoff.hint') }}</p>
+    </div>
     <RefusalNote :error="error" />
     <div class="player-grid"><PlayerCard v-for="player in players" :key="player.code" :player="player" :zone="zone" @changed="load" /></div>
   </section>

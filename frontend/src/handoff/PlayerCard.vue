@@ -37,27 +37,64 @@ async function act(work: () => Promise<unknown>): Promise<void> {
 
 <template>
   <article class="player-card sheet" :data-player="player.code">
-    <header><h2>{{ player.surface.name }}</h2><span class="state" :class="player.state" role="status">{{ t(`state.${player.state}`) }}</span></header>
-    <p class="hint"><span class="measure">{{ player.code }}</span> · {{ t(player.pairing_open ? 'handoff.pairing-open' : player.paired ? 'handoff.paired' : 'handoff.unpaired') }}</p>
+    <header>
+      <h2>{{ player.surface.name }}</h2>
+      <span class="state" :class="player.state" role="status">{{ t(`state.${player.state}`) }}</span>
+    </header>
+    <p class="hint">
+      <span class="measure">{{ player.code }}</span>
+      · {{ t(player.pairing_open ? 'handoff.pairing-open' : player.paired ? 'handoff.paired' : 'handoff.unpaired') }}
+    </p>
     <dl class="particulars">
       <dt>{{ t('handoff.should') }}</dt>
-      <dd v-if="player.ordered">{{ words(player.ordered) }}<br /><span class="hint">{{ player.ordered.note }} · {{ t('handoff.by', { author: player.ordered.by, time: timeOfDay(player.ordered.start_ms, zone) }) }}</span></dd><dd v-else>{{ t('handoff.nothing') }}</dd>
+      <dd v-if="player.ordered">
+        {{ words(player.ordered) }}
+        <br />
+        <span class="hint">
+          {{ player.ordered.note }} · {{ t('handoff.by', { author: player.ordered.by, time: timeOfDay(player.ordered.start_ms, zone) }) }}
+        </span>
+      </dd>
+      <dd v-else>{{ t('handoff.nothing') }}</dd>
       <dt>{{ t('handoff.shows') }}</dt>
-      <dd v-if="player.shows">{{ shownRelease ? words(shownRelease) : t('handoff.nothing') }}<br /><span class="hint">{{ t('handoff.proof-at', { time: timeOfDay(player.shows.received_ms, zone) }) }}<template v-if="player.shows.stepped">, {{ t('handoff.stepped') }}</template></span>
-        <span v-if="player.shows.differences.length" class="refusal">{{ t('handoff.differs', { letters: player.shows.differences.join(', ') }) }}</span></dd><dd v-else>{{ t('handoff.nothing') }}</dd>
+      <dd v-if="player.shows">
+        {{ shownRelease ? words(shownRelease) : t('handoff.nothing') }}
+        <br />
+        <span class="hint">
+          {{ t('handoff.proof-at', { time: timeOfDay(player.shows.received_ms, zone) }) }}
+          <template v-if="player.shows.stepped">, {{ t('handoff.stepped') }}</template>
+        </span>
+        <span v-if="player.shows.differences.length" class="refusal">
+          {{ t('handoff.differs', { letters: player.shows.differences.join(', ') }) }}
+        </span>
+      </dd>
+      <dd v-else>{{ t('handoff.nothing') }}</dd>
       <dt>{{ t('handoff.unreleased') }}</dt>
-      <dd v-if="player.unreleased.length"><RouterLink v-for="design in player.unreleased" :key="design.id" :to="{ name: 'bench', params: { design: design.id } }">{{ design.name }}, {{ t('handoff.revision', { revision: String(design.revision) }) }}</RouterLink></dd><dd v-else>{{ t('handoff.all-released') }}</dd>
+      <dd v-if="player.unreleased.length">
+        <RouterLink v-for="design in player.unreleased" :key="design.id" :to="{ name: 'bench', params: { design: design.id } }">
+          {{ design.name }}, {{ t('handoff.revision', { revision: String(design.revision) }) }}
+        </RouterLink>
+      </dd>
+      <dd v-else>{{ t('handoff.all-released') }}</dd>
     </dl>
     <RefusalNote :error="error" />
     <form v-if="mayHand && player.releases.length" class="hand-row" @submit.prevent="chosen !== '' && hand(chosen)">
       <label class="visually-hidden" :for="`release-${player.code}`">{{ t('handoff.choose') }}</label>
-      <BFormSelect size="sm" :id="`release-${player.code}`" v-model="chosen"><option value="" disabled>{{ t('handoff.choose') }}</option><option v-for="release in player.releases" :key="release.release" :value="release.release">{{ words(release) }}{{ release.note ? `: ${release.note}` : '' }}</option></BFormSelect>
+      <BFormSelect size="sm" :id="`release-${player.code}`" v-model="chosen">
+        <option value="" disabled>{{ t('handoff.choose') }}</option>
+        <option v-for="release in player.releases" :key="release.release" :value="release.release">
+          {{ words(release) }}{{ release.note ? `: ${release.note}` : '' }}
+        </option>
+      </BFormSelect>
       <button type="submit" class="btn btn-sm btn-primary" :disabled="chosen === ''">{{ t('handoff.hand') }}</button>
     </form>
     <p v-else-if="!player.releases.length" class="hint">{{ t('handoff.no-releases') }}</p>
     <footer>
-      <button v-if="mayHand && player.before" type="button" class="btn btn-sm btn-outline-dark" @click="hand(player.before.release)">{{ t('handoff.back', { number: String(player.before.number) }) }}</button>
-      <button v-if="mayPair && !player.pairing_open" type="button" class="btn btn-sm btn-outline-dark" @click="pairing">{{ t('handoff.pairing') }}</button>
+      <button v-if="mayHand && player.before" type="button" class="btn btn-sm btn-outline-dark" @click="hand(player.before.release)">
+        {{ t('handoff.back', { number: String(player.before.number) }) }}
+      </button>
+      <button v-if="mayPair && !player.pairing_open" type="button" class="btn btn-sm btn-outline-dark" @click="pairing">
+        {{ t('handoff.pairing') }}
+      </button>
       <a :href="`/play/${player.code}`" target="_blank" rel="noopener">{{ t('handoff.open-player') }}</a>
     </footer>
   </article>

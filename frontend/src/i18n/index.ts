@@ -9,6 +9,7 @@ export const i18n = createI18n({
   messages: { en },
   messageCompiler: (message, { locale }) => {
     const format = new IntlMessageFormat(typeof message === 'string' ? message : '', locale)
-    return ((context: { values: Record<string, string | number> }) => String(format.format(context.values))) as unknown as MessageFunction<string>
+    return ((context: { values: Record<string, string | number> }) =>
+      String(format.format(context.values))) as unknown as MessageFunction<string>
   },
 })

@@ -1,7 +1,20 @@
 import type { ClockToken, Offset } from './types'
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
-const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December']
+const months = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
 const two = (value: number): string => String(value).padStart(2, '0')
 
 /** A clock's text at an instant: the offset is looked up in the plan's table, then the fields are read off as UTC. */
@@ -18,10 +31,23 @@ function field(name: string, civil: Date): string {
   const weekday = weekdays[civil.getUTCDay()] ?? ''
   const month = months[civil.getUTCMonth()] ?? ''
   const fields: Record<string, string> = {
-    H: String(hours), HH: two(hours), h: String(twelve), hh: two(twelve), mm: two(civil.getUTCMinutes()), ss: two(civil.getUTCSeconds()),
-    a: hours < 12 ? 'am' : 'pm', EEE: weekday.slice(0, 3), EEEE: weekday, d: String(civil.getUTCDate()), dd: two(civil.getUTCDate()),
-    M: String(civil.getUTCMonth() + 1), MM: two(civil.getUTCMonth() + 1), MMM: month.slice(0, 3), MMMM: month,
-    y: String(civil.getUTCFullYear()), yyyy: String(civil.getUTCFullYear()),
+    H: String(hours),
+    HH: two(hours),
+    h: String(twelve),
+    hh: two(twelve),
+    mm: two(civil.getUTCMinutes()),
+    ss: two(civil.getUTCSeconds()),
+    a: hours < 12 ? 'am' : 'pm',
+    EEE: weekday.slice(0, 3),
+    EEEE: weekday,
+    d: String(civil.getUTCDate()),
+    dd: two(civil.getUTCDate()),
+    M: String(civil.getUTCMonth() + 1),
+    MM: two(civil.getUTCMonth() + 1),
+    MMM: month.slice(0, 3),
+    MMMM: month,
+    y: String(civil.getUTCFullYear()),
+    yyyy: String(civil.getUTCFullYear()),
   }
   return fields[name] ?? ''
 }

@@ -14,11 +14,15 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   colour: () => [],
   picture: (item, mediaUrl) => [drawPicture(mediaUrl(item.sha256), item.drawn_mpx)],
   video: (item, mediaUrl) => [drawVideo(mediaUrl(item.sha256), item.drawn_mpx, item.sound)],
-  text: (item) => item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
+  text: (item) =>
+    item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
   clock: (item) => {
     const line = drawLine('', item, item.box_mpx)
     // Flex keeps a clock that is too wide centred on its box; text-align would push it out on one side.
-    Object.assign(line.style, { display: 'flex', justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align] })
+    Object.assign(line.style, {
+      display: 'flex',
+      justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align],
+    })
     return [line]
   },
 }
@@ -87,7 +91,8 @@ export function steerVideo(box: HTMLElement, item: Item, sinceMs: number, runnin
   const wanted = (item.content_ms > 0 ? sinceMs % item.content_ms : 0) / 1000
   const drift = Math.abs(video.currentTime - wanted)
   const tolerance = running ? 0.3 : 0.02
-  if (drift > tolerance && Math.abs(drift - item.content_ms / 1000) > tolerance && !video.seeking) video.currentTime = wanted
+  if (drift > tolerance && Math.abs(drift - item.content_ms / 1000) > tolerance && !video.seeking)
+    video.currentTime = wanted
   if (running && video.paused && video.readyState >= 2) void video.play().catch(() => undefined)
   if (!running && !video.paused) video.pause()
 }

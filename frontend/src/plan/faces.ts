@@ -7,7 +7,10 @@ const loading = new Map<string, Promise<void>>()
 export function loadFace(face: { family: string; weight: number; file: string }): Promise<void> {
   const known = loading.get(face.file)
   if (known) return known
-  const font = new FontFace(faceName(face.family), `url(/fonts/${face.file})`, { weight: String(face.weight), display: 'block' })
+  const font = new FontFace(faceName(face.family), `url(/fonts/${face.file})`, {
+    weight: String(face.weight),
+    display: 'block',
+  })
   const loaded = font.load().then((ready) => {
     document.fonts.add(ready)
   })

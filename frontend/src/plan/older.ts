@@ -20,9 +20,27 @@ export function asPlan(plan: Plan | PlanOne): Plan {
   if (plan.plan === 2) return plan
   const zones = plan.zones.map((zone) => ({ ...zone, turn: 0, layer: 0, float: false, runs_on: false }))
   return {
-    plan: 2, canvas: plan.canvas, from_ms: plan.from_ms, until_ms: plan.until_ms, days: [],
-    scenes: { [plan.scene]: { name: '', ms: null, transition: { kind: 'cut', ms: 0 }, place: [0, 0, ...plan.canvas], ground: { kind: 'colour', colour: '#0C1216' }, zones } },
+    plan: 2,
+    canvas: plan.canvas,
+    from_ms: plan.from_ms,
+    until_ms: plan.until_ms,
+    days: [],
+    scenes: {
+      [plan.scene]: {
+        name: '',
+        ms: null,
+        transition: { kind: 'cut', ms: 0 },
+        place: [0, 0, ...plan.canvas],
+        ground: { kind: 'colour', colour: '#0C1216' },
+        zones,
+      },
+    },
     round: { scenes: [{ scene: plan.scene, ms: null }], cycle_ms: null },
-    outputs: plan.outputs ?? [], seams: plan.seams, panels: plan.panels, sheet: '', media: plan.media, fonts: plan.fonts,
+    outputs: plan.outputs ?? [],
+    seams: plan.seams,
+    panels: plan.panels,
+    sheet: '',
+    media: plan.media,
+    fonts: plan.fonts,
   }
 }

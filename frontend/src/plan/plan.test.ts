@@ -25,15 +25,48 @@ describe('what the player finds by itself', () => {
   })
 
   it('lets a scene without a length stay, and begins days at their midnights', () => {
-    const round = { scenes: [{ scene: 'a', ms: 1000 }, { scene: 'b', ms: null }], cycle_ms: null }
+    const round = {
+      scenes: [
+        { scene: 'a', ms: 1000 },
+        { scene: 'b', ms: null },
+      ],
+      cycle_ms: null,
+    }
     expect([sceneAt(round, 999).index, sceneAt(round, 1000).index, sceneAt(round, 10 ** 12).index]).toEqual([0, 1, 1])
-    expect([midnightBefore([100, 200], 150), midnightBefore([100, 200], 200), midnightBefore([100, 200], 50)]).toEqual([100, 200, 100])
+    expect([midnightBefore([100, 200], 150), midnightBefore([100, 200], 200), midnightBefore([100, 200], 50)]).toEqual([
+      100, 200, 100,
+    ])
   })
 
   it('plays a plan of version 1 as a round of one scene', () => {
-    const old: PlanOne = { plan: 1, canvas: [1920, 1080], from_ms: 5, until_ms: 9, scene: 's-rest', zones: [{ id: 'z', letter: 'A', name: '', rect: [0, 0, 1920, 1080], ratio: { exact: '16:9', name: '16:9' }, panels: [], cycle_ms: null, items: [] }], seams: [], panels: [], media: [], fonts: [] }
+    const old: PlanOne = {
+      plan: 1,
+      canvas: [1920, 1080],
+      from_ms: 5,
+      until_ms: 9,
+      scene: 's-rest',
+      zones: [
+        {
+          id: 'z',
+          letter: 'A',
+          name: '',
+          rect: [0, 0, 1920, 1080],
+          ratio: { exact: '16:9', name: '16:9' },
+          panels: [],
+          cycle_ms: null,
+          items: [],
+        },
+      ],
+      seams: [],
+      panels: [],
+      media: [],
+      fonts: [],
+    }
     const plan = asPlan(old)
-    expect([plan.round, plan.scenes['s-rest']?.zones.map((zone) => [zone.id, zone.turn, zone.float])]).toEqual([{ scenes: [{ scene: 's-rest', ms: null }], cycle_ms: null }, [['z', 0, false]]])
+    expect([plan.round, plan.scenes['s-rest']?.zones.map((zone) => [zone.id, zone.turn, zone.float])]).toEqual([
+      { scenes: [{ scene: 's-rest', ms: null }], cycle_ms: null },
+      [['z', 0, false]],
+    ])
     expect(asPlan(plan)).toBe(plan)
   })
 })

@@ -6,7 +6,10 @@ import type { Drawing, Plan, RoundPlan, ScenePlan } from './types'
 /** What the renderer needs of a plan. */
 export type Shown = Pick<Plan, 'canvas' | 'scenes' | 'round' | 'days'>
 /** What is on screen, for the proof. */
-export interface Showing { scene: string; zones: Record<string, string | null> }
+export interface Showing {
+  scene: string
+  zones: Record<string, string | null>
+}
 
 /** One scene on the stage: its ground and its zones. */
 class StageScene {
@@ -23,13 +26,21 @@ class StageScene {
   show(plan: ScenePlan): void {
     if (plan.ground !== this.grounded) {
       this.ground?.remove()
-      this.ground = drawItem({ entry: null, ms: null, transition: { kind: 'cut', ms: 0 }, ...plan.ground }, this.mediaUrl)
+      this.ground = drawItem(
+        { entry: null, ms: null, transition: { kind: 'cut', ms: 0 }, ...plan.ground },
+        this.mediaUrl,
+      )
       this.ground.classList.add('pane-ground')
       this.grounded = plan.ground
       this.element.prepend(this.ground)
     }
     const [x, y, width, height] = plan.place
-    Object.assign(this.ground?.style ?? {}, { left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px` })
+    Object.assign(this.ground?.style ?? {}, {
+      left: `${x}px`,
+      top: `${y}px`,
+      width: `${width}px`,
+      height: `${height}px`,
+    })
     const wanted = new Set(plan.zones.map((zone) => zone.id))
     for (const [id, zone] of this.zones) {
       if (wanted.has(id)) continue
@@ -74,7 +85,10 @@ export class Stage {
   private readonly scenes = new Map<string, StageScene>()
   private plan: Shown = { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, days: [] }
 
-  constructor(private readonly root: HTMLElement, private readonly mediaUrl: MediaUrl) {
+  constructor(
+    private readonly root: HTMLElement,
+    private readonly mediaUrl: MediaUrl,
+  ) {
     root.classList.add('pane-stage')
   }
 
@@ -106,7 +120,8 @@ export class Stage {
     const midnight = midnightBefore(this.plan.days, nowMs)
     const transition = this.plan.scenes[id]?.transition
     const fade = transition?.kind === 'fade' && now.enters && round.scenes.length > 1 ? transition.ms : 0
-    const leaving = now.sinceMs < fade ? round.scenes[(now.index + round.scenes.length - 1) % round.scenes.length] : undefined
+    const leaving =
+      now.sinceMs < fade ? round.scenes[(now.index + round.scenes.length - 1) % round.scenes.length] : undefined
     for (const [other, one] of this.scenes) one.hide(other !== id && other !== leaving?.scene)
     if (leaving) this.hold(leaving, now.sinceMs, nowMs, midnight)
     scene.hide(false)

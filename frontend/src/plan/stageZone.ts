@@ -11,7 +11,10 @@ export class StageZone {
   private drawn = new Map<number, HTMLElement>()
   private current = -1
 
-  constructor(private plan: ZonePlan, private readonly mediaUrl: MediaUrl) {
+  constructor(
+    private plan: ZonePlan,
+    private readonly mediaUrl: MediaUrl,
+  ) {
     this.element.className = 'pane-zone'
     this.element.dataset['zone'] = plan.id
     this.place()
@@ -33,7 +36,14 @@ export class StageZone {
   private place(): void {
     const [x, y, width, height] = this.plan.rect
     const transform = this.plan.turn ? `rotate(${this.plan.turn / 100}deg)` : ''
-    Object.assign(this.element.style, { left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px`, transform, zIndex: String(this.plan.layer) })
+    Object.assign(this.element.style, {
+      left: `${x}px`,
+      top: `${y}px`,
+      width: `${width}px`,
+      height: `${height}px`,
+      transform,
+      zIndex: String(this.plan.layer),
+    })
   }
 
   /** Returns the entry that shows, for the proof. */

@@ -1,13 +1,44 @@
 /** The plan as the core wrote it: the only thing that is ever drawn. px in thousandths where a key ends in _mpx. */
 export type Rect = [x: number, y: number, width: number, height: number]
-export interface Ratio { exact: string; name: string | null }
-export interface TextLook { font: string; weight: number; size: number; line_mpx: number; colour: string; ground: string }
-export interface TextLine { text: string; x_mpx: number; y_mpx: number; width_mpx: number }
-export interface Transition { kind: 'cut' | 'fade'; ms: number }
-export interface Timing { entry: string | null; ms: number | null; transition: Transition }
+export interface Ratio {
+  exact: string
+  name: string | null
+}
+export interface TextLook {
+  font: string
+  weight: number
+  size: number
+  line_mpx: number
+  colour: string
+  ground: string
+}
+export interface TextLine {
+  text: string
+  x_mpx: number
+  y_mpx: number
+  width_mpx: number
+}
+export interface Transition {
+  kind: 'cut' | 'fade'
+  ms: number
+}
+export interface Timing {
+  entry: string | null
+  ms: number | null
+  transition: Transition
+}
 export type ClockToken = { field: string } | { text: string }
-export interface Offset { from_ms: number; offset_s: number }
-interface Picture { sha256: string; drawn_mpx: Rect; ground: string; cut_ppm: number; scale_ppm: number }
+export interface Offset {
+  from_ms: number
+  offset_s: number
+}
+interface Picture {
+  sha256: string
+  drawn_mpx: Rect
+  ground: string
+  cut_ppm: number
+  scale_ppm: number
+}
 export interface Drawings {
   standby: object
   colour: { colour: string }
@@ -50,10 +81,18 @@ export interface ScenePlan {
   zones: ZonePlan[]
 }
 
-export interface RoundPlan { scenes: { scene: string; ms: number | null }[]; cycle_ms: number | null }
+export interface RoundPlan {
+  scenes: { scene: string; ms: number | null }[]
+  cycle_ms: number | null
+}
 
 /** Canvas to raster, `[a, b, c, d, e, f]` as in CSS, in decimal strings. */
-export interface OutputPlan { player: string; number: number; px: [number, number]; slices: { panel: string; raster: Rect; matrix: string[] }[] }
+export interface OutputPlan {
+  player: string
+  number: number
+  px: [number, number]
+  slices: { panel: string; raster: Rect; matrix: string[] }[]
+}
 
 export interface Plan {
   plan: 2

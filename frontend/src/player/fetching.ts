@@ -9,9 +9,17 @@ interface Orders {
   programme?: { number: number; sha256: string; url: string } | null
   release?: { id: number; number: number; name: string; sha256: string; base: string; start_ms: number } | null
 }
-interface Programme { number: number; intervals: Interval[] }
+interface Programme {
+  number: number
+  intervals: Interval[]
+}
 /** What orders ask for: a programme to fetch, or one that follows from them. */
-interface Wanted { sha256: string; number: number; url: string | null; intervals: Interval[] }
+interface Wanted {
+  sha256: string
+  number: number
+  url: string | null
+  intervals: Interval[]
+}
 
 async function json<T>(path: string, init?: RequestInit): Promise<T> {
   const response = await fetch(path, { cache: 'no-cache', ...init })
@@ -42,21 +50,34 @@ export async function sendProof(code: string, identity: Identity, proof: unknown
   return response.status
 }
 
-const hex = (bytes: ArrayBuffer): string => [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
+const hex = (bytes: ArrayBuffer): string =>
+  [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 
 export function wanted(orders: Orders): Wanted | null {
   if (orders.programme) return { ...orders.programme, intervals: [] }
   const release = orders.release
   if (!release) return null
-  const plan = { release: release.id, number: release.number, name: release.name, sha256: release.sha256, base: release.base }
-  return { sha256: `${release.sha256}@${release.start_ms}`, number: 0, url: null, intervals: [{ from_ms: release.start_ms, until_ms: null, start_ms: release.start_ms, plan }] }
+  const plan = {
+    release: release.id,
+    number: release.number,
+    name: release.name,
+    sha256: release.sha256,
+    base: release.base,
+  }
+  return {
+    sha256: `${release.sha256}@${release.start_ms}`,
+    number: 0,
+    url: null,
+    intervals: [{ from_ms: release.start_ms, until_ms: null, start_ms: release.start_ms, plan }],
+  }
 }
 
 async function checked<T>(cache: Cache, url: string, sha256: string): Promise<T> {
   const response = (await cache.match(url)) ?? (await fetch(url))
   if (!response.ok) throw new Error(`${response.status}`)
   const bytes = await response.clone().arrayBuffer()
-  if (globalThis.crypto?.subtle && hex(await crypto.subtle.digest('SHA-256', bytes)) !== sha256) throw new Error('sha256')
+  if (globalThis.crypto?.subtle && hex(await crypto.subtle.digest('SHA-256', bytes)) !== sha256)
+    throw new Error('sha256')
   await cache.put(url, response)
   return JSON.parse(new TextDecoder().decode(bytes)) as T
 }
@@ -64,16 +85,25 @@ async function checked<T>(cache: Cache, url: string, sha256: string): Promise<T>
 async function takePlan({ sha256, base }: Interval['plan']): Promise<Plan> {
   const cache = await caches.open(`release-${sha256}`)
   const plan = asPlan(await checked<Plan | PlanOne>(cache, `${base}plan.json`, sha256))
-  for (const file of [...plan.media.map((medium) => base + medium.sha256), ...plan.fonts.map((face) => `/fonts/${face.file}`)]) {
+  for (const file of [
+    ...plan.media.map((medium) => base + medium.sha256),
+    ...plan.fonts.map((face) => `/fonts/${face.file}`),
+  ]) {
     if (!(await cache.match(file))) await cache.add(file)
   }
   await Promise.all(plan.fonts.map(loadFace))
   return plan
 }
 
-/** Takes a programme whole or not at all: itself and every plan it names checked against their SHA-256, every medium and face in the cache. */
+/**
+ * Takes a programme whole or not at all: itself and every plan it names checked against their SHA-256, every medium and
+ * face in the cache.
+ */
 export async function takeWhole(order: Wanted): Promise<Held> {
-  const intervals = order.url === null ? order.intervals : (await checked<Programme>(await caches.open(`release-${order.sha256}`), order.url, order.sha256)).intervals
+  const intervals =
+    order.url === null
+      ? order.intervals
+      : (await checked<Programme>(await caches.open(`release-${order.sha256}`), order.url, order.sha256)).intervals
   const plans: Record<string, Plan> = {}
   for (const { plan } of intervals) plans[plan.sha256] ??= await takePlan(plan)
   return { number: order.number, sha256: order.sha256, intervals, plans }
@@ -81,6 +111,9 @@ export async function takeWhole(order: Wanted): Promise<Held> {
 
 /** Keeps what these programmes need; what is older goes. */
 export async function forgetOthers(kept: (Held | null)[]): Promise<void> {
-  const names = kept.flatMap((held) => (held ? [held.sha256, ...Object.keys(held.plans)] : [])).map((sha256) => `release-${sha256}`)
-  for (const name of await caches.keys()) if (name.startsWith('release-') && !names.includes(name)) await caches.delete(name)
+  const names = kept
+    .flatMap((held) => (held ? [held.sha256, ...Object.keys(held.plans)] : []))
+    .map((sha256) => `release-${sha256}`)
+  for (const name of await caches.keys())
+    if (name.startsWith('release-') && !names.includes(name)) await caches.delete(name)
 }

@@ -1,7 +1,16 @@
 import { loadFace } from '../plan/faces'
 import type { Showing } from '../plan/stage'
 import { askTime, fetchOrders, forgetOthers, pair, sendProof, takeWhole, wanted } from './fetching'
-import { loadIdentity, loadKept, saveIdentity, saveKept, type Held, type Identity, type Interval, type Kept } from './store'
+import {
+  loadIdentity,
+  loadKept,
+  saveIdentity,
+  saveKept,
+  type Held,
+  type Identity,
+  type Interval,
+  type Kept,
+} from './store'
 import { SteadyClock } from './steady'
 import { RasterWindow, windowFor } from './window'
 
@@ -20,7 +29,11 @@ class Player {
   private shown: Showing = { scene: '', zones: {} }
   private failed = ''
 
-  constructor(private readonly kept: Kept, private readonly clock: SteadyClock, private identity: Identity) {
+  constructor(
+    private readonly kept: Kept,
+    private readonly clock: SteadyClock,
+    private identity: Identity,
+  ) {
     this.held = kept.now
   }
 
@@ -55,7 +68,11 @@ class Player {
       const order = wanted(orders)
       if (orders.number < this.kept.ordersNumber || !order) return
       const known = this.kept.next ?? this.kept.now
-      if (known?.sha256 === order.sha256 || (order.url === null && known?.intervals[0]?.start_ms === order.intervals[0]?.start_ms)) return
+      if (
+        known?.sha256 === order.sha256 ||
+        (order.url === null && known?.intervals[0]?.start_ms === order.intervals[0]?.start_ms)
+      )
+        return
       const next = await takeWhole(order)
       const before = this.kept.now
       this.kept.next = next
@@ -81,7 +98,11 @@ class Player {
   proof = async (): Promise<void> => {
     if (!this.interval || this.shown.scene === '') return
     await sendProof(code, this.identity, {
-      release: this.interval.plan.release, at_ms: this.clock.now(), offset_ms: this.clock.offsetMs(Date.now()), stepped: this.clock.stepped, ...this.shown,
+      release: this.interval.plan.release,
+      at_ms: this.clock.now(),
+      offset_ms: this.clock.offsetMs(Date.now()),
+      stepped: this.clock.stepped,
+      ...this.shown,
     }).catch(() => undefined)
   }
 
@@ -98,14 +119,25 @@ class Player {
   }
 }
 
-/** The page and its scripts came before the service worker did: they are put into its cache by hand, so that the first reload may already be without a server. */
+/**
+ * The page and its scripts came before the service worker did: they are put into its cache by hand, so that the first
+ * reload may already be without a server.
+ */
 async function keepShell(): Promise<void> {
-  const scripts = performance.getEntriesByType('resource').map((entry) => entry.name).filter((name) => name.includes('/build/'))
+  const scripts = performance
+    .getEntriesByType('resource')
+    .map((entry) => entry.name)
+    .filter((name) => name.includes('/build/'))
   await (await caches.open('player-shell')).addAll([location.href, ...scripts]).catch(() => undefined)
 }
 
 async function start(): Promise<void> {
-  if ('serviceWorker' in navigator) await navigator.serviceWorker.register('/play/sw.js', { scope: '/play/' }).then(() => navigator.serviceWorker.ready).then(keepShell).catch(() => undefined)
+  if ('serviceWorker' in navigator)
+    await navigator.serviceWorker
+      .register('/play/sw.js', { scope: '/play/' })
+      .then(() => navigator.serviceWorker.ready)
+      .then(keepShell)
+      .catch(() => undefined)
   else word.textContent = 'Offline play needs TLS or localhost.'
   let identity = await loadIdentity(code)
   while (!identity) {
@@ -135,7 +167,9 @@ function repeat(work: () => Promise<void>, everyMs: number): void {
 async function showCard(): Promise<void> {
   const window = new RasterWindow(root, () => '', purpose)
   repeat(async () => {
-    word.textContent = (await window.card().catch(() => false)) ? '' : `No test card: ${code} has no output ${purpose.output ?? 1}, or the server does not answer.`
+    word.textContent = (await window.card().catch(() => false))
+      ? ''
+      : `No test card: ${code} has no output ${purpose.output ?? 1}, or the server does not answer.`
   }, POLL_MS)
 }
 

@@ -9,7 +9,10 @@ export class SteadyClock {
   stepped = false
   frozen = false
 
-  constructor(private readonly monotonic: () => number, wallMs: number) {
+  constructor(
+    private readonly monotonic: () => number,
+    wallMs: number,
+  ) {
     this.lastMonotonic = monotonic()
     this.base = this.target = wallMs - this.lastMonotonic
   }

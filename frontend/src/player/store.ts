@@ -2,7 +2,11 @@ import { get, set } from 'idb-keyval'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
 
-export interface Identity { token: string; orders: string; name: string }
+export interface Identity {
+  token: string
+  orders: string
+  name: string
+}
 /** A stretch of a programme: which plan shows, its round counted from `start_ms`. */
 export interface Interval {
   from_ms: number
@@ -11,19 +15,40 @@ export interface Interval {
   plan: { release: number; number: number; name: string; sha256: string; base: string }
 }
 /** A programme taken whole: its intervals, and the plans they name by their hash. */
-export interface Held { number: number; sha256: string; intervals: Interval[]; plans: Record<string, Plan> }
-interface Kept { now: Held | null; next: Held | null; ordersNumber: number; offset: number | null }
+export interface Held {
+  number: number
+  sha256: string
+  intervals: Interval[]
+  plans: Record<string, Plan>
+}
+interface Kept {
+  now: Held | null
+  next: Held | null
+  ordersNumber: number
+  offset: number | null
+}
 
 /** What was kept before there were programmes: one release and its plan. */
-interface HeldOne { order: { id: number; number: number; name: string; sha256: string; base: string; start_ms: number }; plan: Plan | PlanOne }
+interface HeldOne {
+  order: { id: number; number: number; name: string; sha256: string; base: string; start_ms: number }
+  plan: Plan | PlanOne
+}
 
 /** Anything a player may have kept, as a programme. */
 export function asHeld(held: Held | HeldOne | null): Held | null {
   if (held === null || 'intervals' in held) return held
   const { order, plan } = held
   return {
-    number: 0, sha256: order.sha256,
-    intervals: [{ from_ms: order.start_ms, until_ms: null, start_ms: order.start_ms, plan: { release: order.id, number: order.number, name: order.name, sha256: order.sha256, base: order.base } }],
+    number: 0,
+    sha256: order.sha256,
+    intervals: [
+      {
+        from_ms: order.start_ms,
+        until_ms: null,
+        start_ms: order.start_ms,
+        plan: { release: order.id, number: order.number, name: order.name, sha256: order.sha256, base: order.base },
+      },
+    ],
     plans: { [order.sha256]: asPlan(plan) },
   }
 }
@@ -34,7 +59,10 @@ export const loadIdentity = (code: string): Promise<Identity | undefined> => get
 export const saveIdentity = (code: string, identity: Identity): Promise<void> => set(key(code, 'identity'), identity)
 export const loadKept = async (code: string): Promise<Kept> => {
   const kept = await get<Kept>(key(code, 'kept'))
-  return kept ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next) } : { now: null, next: null, ordersNumber: 0, offset: null }
+  return kept
+    ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next) }
+    : { now: null, next: null, ordersNumber: 0, offset: null }
 }
-export const saveKept = (code: string, kept: Kept): Promise<void> => set(key(code, 'kept'), JSON.parse(JSON.stringify(kept)) as Kept)
+export const saveKept = (code: string, kept: Kept): Promise<void> =>
+  set(key(code, 'kept'), JSON.parse(JSON.stringify(kept)) as Kept)
 export type { Kept }

@@ -11,8 +11,10 @@ self.addEventListener('activate', (event) => event.waitUntil(self.clients.claim(
 self.addEventListener('fetch', (event) => {
   const url = new URL(event.request.url)
   if (event.request.method !== 'GET' || url.origin !== self.location.origin) return
-  if (url.pathname.startsWith('/released/') || url.pathname.startsWith('/fonts/')) event.respondWith(fromRelease(event.request, url.pathname))
-  else if (event.request.mode === 'navigate' || url.pathname.startsWith('/build/')) event.respondWith(fromShell(event.request))
+  if (url.pathname.startsWith('/released/') || url.pathname.startsWith('/fonts/'))
+    event.respondWith(fromRelease(event.request, url.pathname))
+  else if (event.request.mode === 'navigate' || url.pathname.startsWith('/build/'))
+    event.respondWith(fromShell(event.request))
 })
 
 /** Files of a release never change: the cache first. Videos ask in ranges, which a cache cannot answer by itself. */

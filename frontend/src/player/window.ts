@@ -3,26 +3,49 @@ import type { MediaUrl } from '../plan/draw'
 import type { OutputPlan, Plan } from '../plan/types'
 
 /** What this window is: a whole player, or one output of it, or that output's test card. */
-interface WindowFor { player: string; output: number | null; card: boolean }
+interface WindowFor {
+  player: string
+  output: number | null
+  card: boolean
+}
 
 export function windowFor(address: URL): WindowFor {
   const output = Number(address.searchParams.get('output'))
-  return { player: address.pathname.split('/').pop() ?? '', output: output > 0 ? output : null, card: address.searchParams.has('card') }
+  return {
+    player: address.pathname.split('/').pop() ?? '',
+    output: output > 0 ? output : null,
+    card: address.searchParams.has('card'),
+  }
 }
 
-/** The raster of one output, or the canvas when the window shows the whole player: every slice a stage of its own, cut to its place. */
+/**
+ * The raster of one output, or the canvas when the window shows the whole player: every slice a stage of its own, cut
+ * to its place.
+ */
 export class RasterWindow {
   private stages: Stage[] = []
   private px: [number, number] = [1, 1]
 
-  constructor(private readonly root: HTMLElement, private readonly mediaUrl: MediaUrl, private readonly purpose: WindowFor) {
+  constructor(
+    private readonly root: HTMLElement,
+    private readonly mediaUrl: MediaUrl,
+    private readonly purpose: WindowFor,
+  ) {
     addEventListener('resize', () => this.fit())
   }
 
   /** False when the release knows no such output. */
   show(plan: Plan): boolean {
-    const whole: OutputPlan = { player: this.purpose.player, number: 0, px: plan.canvas, slices: [{ panel: '', raster: [0, 0, ...plan.canvas], matrix: ['1', '0', '0', '1', '0', '0'] }] }
-    const output = this.purpose.output === null ? whole : plan.outputs.find((one) => one.player === this.purpose.player && one.number === this.purpose.output)
+    const whole: OutputPlan = {
+      player: this.purpose.player,
+      number: 0,
+      px: plan.canvas,
+      slices: [{ panel: '', raster: [0, 0, ...plan.canvas], matrix: ['1', '0', '0', '1', '0', '0'] }],
+    }
+    const output =
+      this.purpose.output === null
+        ? whole
+        : plan.outputs.find((one) => one.player === this.purpose.player && one.number === this.purpose.output)
     for (const stage of this.stages) stage.clear()
     this.root.replaceChildren()
     this.stages = []
@@ -31,10 +54,21 @@ export class RasterWindow {
     for (const slice of output.slices) {
       const cut = this.root.appendChild(document.createElement('div'))
       const [x, y, width, height] = slice.raster
-      Object.assign(cut.style, { position: 'absolute', overflow: 'hidden', left: `${x}px`, top: `${y}px`, width: `${width}px`, height: `${height}px` })
+      Object.assign(cut.style, {
+        position: 'absolute',
+        overflow: 'hidden',
+        left: `${x}px`,
+        top: `${y}px`,
+        width: `${width}px`,
+        height: `${height}px`,
+      })
       const root = cut.appendChild(document.createElement('div'))
       const [a, b, c, d, e, f] = slice.matrix.map(Number) as [number, number, number, number, number, number]
-      Object.assign(root.style, { position: 'absolute', transformOrigin: '0 0', transform: `matrix(${[a, b, c, d, e - x, f - y].join(', ')})` })
+      Object.assign(root.style, {
+        position: 'absolute',
+        transformOrigin: '0 0',
+        transform: `matrix(${[a, b, c, d, e - x, f - y].join(', ')})`,
+      })
       const stage = new Stage(root, this.mediaUrl)
       stage.show(plan)
       this.stages.push(stage)
@@ -62,6 +96,7 @@ export class RasterWindow {
   private fit(): void {
     const [width, height] = this.px
     const scale = Math.min(innerWidth / width, innerHeight / height)
-    this.root.style.transform = `translate(${(innerWidth - width * scale) / 2}px, ${(innerHeight - height * scale) / 2}px) scale(${scale})`
+    const [left, top] = [(innerWidth - width * scale) / 2, (innerHeight - height * scale) / 2]
+    this.root.style.transform = `translate(${left}px, ${top}px) scale(${scale})`
   }
 }

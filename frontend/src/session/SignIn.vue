@@ -31,7 +31,10 @@ async function signIn(as: { email: string; password: string }): Promise<void> {
 
 <template>
   <form class="sign-in sheet" @submit.prevent="signIn({ email, password })">
-    <h1><img src="/mark.svg" alt="" width="34" height="34" /> Upper Pane</h1>
+    <h1>
+      <img src="/mark.svg" alt="" width="34" height="34" />
+      Upper Pane
+    </h1>
     <p class="hint">{{ t('session.hello') }}</p>
     <label for="email">{{ t('session.email') }}</label>
     <BFormInput id="email" v-model="email" type="email" autocomplete="username" required autofocus />
@@ -42,7 +45,12 @@ async function signIn(as: { email: string; password: string }): Promise<void> {
     <template v-if="session.demo.length">
       <h2>{{ t('session.demo') }}</h2>
       <ul class="lines">
-        <li v-for="person in session.demo" :key="person.email"><button type="button" class="line" :disabled="busy" @click="signIn(person)"><span>{{ person.name }}</span><span class="hint">{{ t(`role.${person.role}`) }}</span></button></li>
+        <li v-for="person in session.demo" :key="person.email">
+          <button type="button" class="line" :disabled="busy" @click="signIn(person)">
+            <span>{{ person.name }}</span>
+            <span class="hint">{{ t(`role.${person.role}`) }}</span>
+          </button>
+        </li>
       </ul>
     </template>
   </form>

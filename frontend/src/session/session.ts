@@ -11,7 +11,9 @@ export const useSession = defineStore('session', () => {
   const asked = ref(false)
   /** The slug in the address. */
   const at = ref('')
-  const site = computed<SiteLine | null>(() => me.value?.sites.find((one) => one.slug === at.value) ?? me.value?.sites[0] ?? null)
+  const site = computed<SiteLine | null>(
+    () => me.value?.sites.find((one) => one.slug === at.value) ?? me.value?.sites[0] ?? null,
+  )
   const slug = computed(() => site.value?.slug ?? '')
 
   async function load(): Promise<void> {

@@ -17,7 +17,10 @@ const { t } = useI18n()
     <h3 :title="media.name">{{ media.name }}</h3>
     <p v-if="media.size && media.ratio" class="measure">{{ pixels(...media.size) }} · {{ ratioText(media.ratio) }}</p>
     <p v-if="media.fault" class="refusal">{{ media.fault }}</p>
-    <p class="hint">{{ fileSize(media.bytes) }} · <span :title="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span></p>
+    <p class="hint">
+      {{ fileSize(media.bytes) }} ·
+      <span :title="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
+    </p>
     <slot />
   </article>
 </template>

@@ -19,7 +19,13 @@ const error = ref<unknown>(null)
 const input = ref<HTMLInputElement>()
 
 const ratios = computed(() => [...new Set(stock.media.flatMap((one) => (one.ratio ? [ratioText(one.ratio)] : [])))].sort())
-const listed = computed(() => stock.media.filter((one) => one.name.toLowerCase().includes(search.value.toLowerCase()) && (ratio.value === '' || (one.ratio && ratioText(one.ratio) === ratio.value))))
+const listed = computed(() =>
+  stock.media.filter(
+    (one) =>
+      one.name.toLowerCase().includes(search.value.toLowerCase()) &&
+      (ratio.value === '' || (one.ratio && ratioText(one.ratio) === ratio.value)),
+  ),
+)
 
 function drop(event: DragEvent): void {
   over.value = false
@@ -51,23 +57,47 @@ onMounted(() => void stock.load())
       <label class="visually-hidden" for="stock-search">{{ t('stock.search') }}</label>
       <BFormInput size="sm" id="stock-search" v-model="search" type="search" :placeholder="t('stock.search')" />
       <label class="visually-hidden" for="stock-ratio">{{ t('stock.ratio') }}</label>
-      <BFormSelect size="sm" id="stock-ratio" v-model="ratio"><option value="">{{ t('stock.any') }}</option><option v-for="one in ratios" :key="one">{{ one }}</option></BFormSelect>
+      <BFormSelect size="sm" id="stock-ratio" v-model="ratio">
+        <option value="">{{ t('stock.any') }}</option>
+        <option v-for="one in ratios" :key="one">{{ one }}</option>
+      </BFormSelect>
       <button type="button" class="btn btn-primary btn-sm" @click="input?.click()">{{ t('stock.choose') }}</button>
-      <input ref="input" class="visually-hidden" type="file" multiple accept=".jpg,.jpeg,.png,.webp,.mp4,.webm" :aria-label="t('stock.choose')" tabindex="-1" @change="chosen" />
+      <input
+        ref="input"
+        class="visually-hidden"
+        type="file"
+        multiple
+        accept=".jpg,.jpeg,.png,.webp,.mp4,.webm"
+        :aria-label="t('stock.choose')"
+        tabindex="-1"
+        @change="chosen" />
     </div>
     <RefusalNote :error="error ?? stock.error" />
     <ul v-if="stock.uploads.some((one) => !one.done)" class="uploads" aria-live="polite">
       <li v-for="one in stock.uploads.filter((each) => !each.done)" :key="one.key">
         <strong>{{ one.name }}</strong>
-        <template v-if="one.fault"><span class="refusal" role="alert">{{ one.fault }}</span><button type="button" class="plain" @click="stock.dismiss(one.key)">{{ t('close') }}</button></template>
-        <template v-else><progress :value="one.sent" :max="one.total" :aria-label="one.name" /><span class="measure">{{ fileSize(one.sent) }} / {{ fileSize(one.total) }}</span></template>
+        <template v-if="one.fault">
+          <span class="refusal" role="alert">{{ one.fault }}</span>
+          <button type="button" class="plain" @click="stock.dismiss(one.key)">{{ t('close') }}</button>
+        </template>
+        <template v-else>
+          <progress :value="one.sent" :max="one.total" :aria-label="one.name" />
+          <span class="measure">{{ fileSize(one.sent) }} / {{ fileSize(one.total) }}</span>
+        </template>
       </li>
     </ul>
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <p v-else-if="stock.loaded && !listed.length" class="empty-state">{{ t('stock.nothing') }}</p>
     <div class="media-grid">
       <MediaCard v-for="one in listed" :key="one.id" :media="one">
-        <button v-if="session.may('clear')" type="button" class="plain remove" :aria-label="t('stock.remove', { name: one.name })" @click="remove(one.id)">×</button>
+        <button
+          v-if="session.may('clear')"
+          type="button"
+          class="plain remove"
+          :aria-label="t('stock.remove', { name: one.name })"
+          @click="remove(one.id)">
+          ×
+        </button>
       </MediaCard>
     </div>
   </section>

@@ -4,7 +4,14 @@ import { call, upload, wordsOf } from '../api/client'
 import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
 
-interface Upload { key: number; name: string; total: number; sent: number; fault: string; done: boolean }
+interface Upload {
+  key: number
+  name: string
+  total: number
+  sent: number
+  fault: string
+  done: boolean
+}
 
 /** The Stock and what is on its way there. Uploads go on while people work elsewhere. */
 export const useUploads = defineStore('uploads', () => {

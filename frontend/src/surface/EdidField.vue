@@ -27,15 +27,33 @@ async function take(event: Event): Promise<void> {
 </script>
 
 <template>
-  <label>{{ t('shape.edid') }}<input type="file" class="form-control form-control-sm" @change="take" /></label>
+  <label>
+    {{ t('shape.edid') }}
+    <input type="file" class="form-control form-control-sm" @change="take" />
+  </label>
   <RefusalNote :error="error" />
   <template v-if="edid">
     <dl class="particulars" aria-live="polite">
-      <dt>{{ t('shape.maker') }}</dt><dd>{{ edid.maker }} {{ edid.product }} {{ edid.name }}</dd>
-      <dt>{{ t('shape.native') }}</dt><dd class="measure">{{ pixels(...edid.native) }}, {{ edid.refresh_hz }} Hz</dd>
-      <dt>{{ t('elevation.size') }}</dt><dd class="measure">{{ edid.active_mm ? millimetres(edid.active_mm) : t('shape.unknown') }} <span v-if="edid.size_from" class="hint">{{ t(`shape.from-${edid.size_from}`) }}</span></dd>
-      <dt>EDID</dt><dd class="measure">{{ edid.version }}</dd>
+      <dt>{{ t('shape.maker') }}</dt>
+      <dd>{{ edid.maker }} {{ edid.product }} {{ edid.name }}</dd>
+      <dt>{{ t('shape.native') }}</dt>
+      <dd class="measure">{{ pixels(...edid.native) }}, {{ edid.refresh_hz }} Hz</dd>
+      <dt>{{ t('elevation.size') }}</dt>
+      <dd class="measure">
+        {{ edid.active_mm ? millimetres(edid.active_mm) : t('shape.unknown') }}
+        <span v-if="edid.size_from" class="hint">{{ t(`shape.from-${edid.size_from}`) }}</span>
+      </dd>
+      <dt>EDID</dt>
+      <dd class="measure">{{ edid.version }}</dd>
     </dl>
-    <ul class="findings short"><li v-for="finding in edid.findings" :key="finding.code"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+    <ul class="findings short">
+      <li v-for="finding in edid.findings" :key="finding.code">
+        <FindingMark :severity="finding.severity" />
+        <span>
+          {{ finding.message }}
+          <span class="hint">{{ finding.mend }}</span>
+        </span>
+      </li>
+    </ul>
   </template>
 </template>

@@ -17,8 +17,20 @@ const { t } = useI18n()
     <div v-for="design in effects.designs" :key="design.id" class="effect">
       <h4>{{ design.name }}</h4>
       <PlanStill :plan="design.plan" :width="300" :height="220" />
-      <ul class="lines sizes"><li v-for="zone in design.zones" :key="zone.letter" class="line"><b class="letter">{{ zone.letter }}</b><span class="measure">{{ zone.before ? `${zone.before[2]} × ${zone.before[3]} → ` : '' }}{{ pixels(zone.after[2], zone.after[3]) }}</span></li></ul>
-      <ul class="findings short"><li v-for="(finding, index) in design.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }}</span></li></ul>
+      <ul class="lines sizes">
+        <li v-for="zone in design.zones" :key="zone.letter" class="line">
+          <b class="letter">{{ zone.letter }}</b>
+          <span class="measure">
+            {{ zone.before ? `${zone.before[2]} × ${zone.before[3]} → ` : '' }}{{ pixels(zone.after[2], zone.after[3]) }}
+          </span>
+        </li>
+      </ul>
+      <ul class="findings short">
+        <li v-for="(finding, index) in design.findings" :key="index">
+          <FindingMark :severity="finding.severity" />
+          <span>{{ finding.message }}</span>
+        </li>
+      </ul>
     </div>
   </section>
 </template>

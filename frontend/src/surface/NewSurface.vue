@@ -46,7 +46,14 @@ async function make(sure: boolean): Promise<void> {
   questions.value = []
   if (!shape.value) return
   try {
-    const made = await surfaces.make({ made_as: madeAs, name: name.value, kind: kind.value, shape: shape.value, portrait: portrait.value, sure })
+    const made = await surfaces.make({
+      made_as: madeAs,
+      name: name.value,
+      kind: kind.value,
+      shape: shape.value,
+      portrait: portrait.value,
+      sure,
+    })
     await surfaces.load()
     await router.push({ name: 'elevation', params: { surface: made.surface } })
   } catch (refused) {
@@ -66,22 +73,56 @@ onMounted(async () => {
 <template>
   <div class="with-column wide">
     <section class="drawing-area">
-      <div class="place-head"><h1>{{ t('surface.new') }}</h1><p class="hint">{{ t('surface.new-hint') }}</p></div>
-      <div v-if="resolved" class="new-drawing"><ShapeDrawing :shape="resolved" :label="t('shape.drawing')" :movable="way === 'wall' && free !== null" :chosen="chosen ? [chosen] : []" @move="move" @pick="chosen = $event" /></div>
+      <div class="place-head">
+        <h1>{{ t('surface.new') }}</h1>
+        <p class="hint">{{ t('surface.new-hint') }}</p>
+      </div>
+      <div v-if="resolved" class="new-drawing">
+        <ShapeDrawing
+          :shape="resolved"
+          :label="t('shape.drawing')"
+          :movable="way === 'wall' && free !== null"
+          :chosen="chosen ? [chosen] : []"
+          @move="move"
+          @pick="chosen = $event" />
+      </div>
       <p v-else class="empty-state">{{ t('surface.nothing-yet') }}</p>
       <dl v-if="resolved" class="new-facts" aria-live="polite">
-        <div><dt>{{ t('elevation.canvas') }}</dt><dd class="measure">{{ pixels(...resolved.canvas) }}</dd></div>
-        <div><dt>{{ t('elevation.ratio') }}</dt><dd class="measure">{{ ratioText(resolved.ratio) }}</dd></div>
-        <div><dt>{{ t('elevation.orientation') }}</dt><dd>{{ t(`elevation.${resolved.orientation}`) }}</dd></div>
-        <div><dt>{{ t('elevation.size') }}</dt><dd class="measure">{{ millimetres([resolved.face_um[0] / 1000, resolved.face_um[1] / 1000]) }}</dd></div>
-        <div><dt>{{ t('elevation.pitch') }}</dt><dd class="measure">{{ resolved.pitch_mm[0] }} mm</dd></div>
+        <div>
+          <dt>{{ t('elevation.canvas') }}</dt>
+          <dd class="measure">{{ pixels(...resolved.canvas) }}</dd>
+        </div>
+        <div>
+          <dt>{{ t('elevation.ratio') }}</dt>
+          <dd class="measure">{{ ratioText(resolved.ratio) }}</dd>
+        </div>
+        <div>
+          <dt>{{ t('elevation.orientation') }}</dt>
+          <dd>{{ t(`elevation.${resolved.orientation}`) }}</dd>
+        </div>
+        <div>
+          <dt>{{ t('elevation.size') }}</dt>
+          <dd class="measure">{{ millimetres([resolved.face_um[0] / 1000, resolved.face_um[1] / 1000]) }}</dd>
+        </div>
+        <div>
+          <dt>{{ t('elevation.pitch') }}</dt>
+          <dd class="measure">{{ resolved.pitch_mm[0] }} mm</dd>
+        </div>
       </dl>
     </section>
     <form class="column" @submit.prevent="make(false)">
-      <label>{{ t('surface.name') }}<BFormInput size="sm" v-model="name" maxlength="120" required /></label>
+      <label>
+        {{ t('surface.name') }}
+        <BFormInput size="sm" v-model="name" maxlength="120" required />
+      </label>
       <PlaceTabs v-model="way" :tabs="ways" :label="t('surface.ways')" :words="(one) => t(`surface.way-${one}`)" panel="way-panel" />
       <div id="way-panel" role="tabpanel" :aria-labelledby="`way-panel-${way}`">
-        <label v-if="way === 'mode'">{{ t('surface.mode') }}<BFormSelect size="sm" v-model="mode"><option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option></BFormSelect></label>
+        <label v-if="way === 'mode'">
+          {{ t('surface.mode') }}
+          <BFormSelect size="sm" v-model="mode">
+            <option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option>
+          </BFormSelect>
+        </label>
         <EdidField v-if="way === 'edid'" @read="edid = $event" />
         <template v-if="way === 'wall' && free">
           <PanelList v-model="free" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
@@ -89,22 +130,60 @@ onMounted(async () => {
         </template>
         <template v-else>
           <WallFields v-if="way === 'wall'" v-model="wall"><FigureFields v-model="figures" :typed="typed" :native="null" /></WallFields>
-          <FigureFields v-else-if="way !== 'edid' || edid" :key="`${way} ${edid?.product ?? ''}`" v-model="figures" :typed="typed" :native="native" />
-          <button v-if="way === 'wall'" type="button" class="plain" :disabled="!resolved" @click="arrangeFreely">{{ t('shape.free') }}</button>
+          <FigureFields
+            v-else-if="way !== 'edid' || edid"
+            :key="`${way} ${edid?.product ?? ''}`"
+            v-model="figures"
+            :typed="typed"
+            :native="native" />
+          <button v-if="way === 'wall'" type="button" class="plain" :disabled="!resolved" @click="arrangeFreely">
+            {{ t('shape.free') }}
+          </button>
         </template>
       </div>
       <div class="field-row">
-        <label>{{ t('elevation.kind') }}<BFormSelect size="sm" v-model="kind"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></BFormSelect></label>
-        <label>{{ t('surface.hangs') }}<BFormSelect size="sm" v-model="portrait"><option :value="false">{{ t('elevation.landscape') }}</option><option :value="true">{{ t('elevation.portrait') }}</option></BFormSelect></label>
-        <label v-if="way !== 'wall'">{{ t('surface.turned') }}<BFormSelect size="sm" v-model="rotation"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
+        <label>
+          {{ t('elevation.kind') }}
+          <BFormSelect size="sm" v-model="kind">
+            <option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option>
+          </BFormSelect>
+        </label>
+        <label>
+          {{ t('surface.hangs') }}
+          <BFormSelect size="sm" v-model="portrait">
+            <option :value="false">{{ t('elevation.landscape') }}</option>
+            <option :value="true">{{ t('elevation.portrait') }}</option>
+          </BFormSelect>
+        </label>
+        <label v-if="way !== 'wall'">
+          {{ t('surface.turned') }}
+          <BFormSelect size="sm" v-model="rotation">
+            <option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option>
+          </BFormSelect>
+        </label>
       </div>
       <RefusalNote :error="unclaimed" />
-      <ul v-if="resolved?.findings.length" class="findings short"><li v-for="(finding, index) in resolved.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+      <ul v-if="resolved?.findings.length" class="findings short">
+        <li v-for="(finding, index) in resolved.findings" :key="index">
+          <FindingMark :severity="finding.severity" />
+          <span>
+            {{ finding.message }}
+            <span class="hint">{{ finding.mend }}</span>
+          </span>
+        </li>
+      </ul>
       <div v-if="questions.length" class="questions" role="alertdialog" :aria-label="t('surface.asked')">
-        <p v-for="question in questions" :key="question.code"><FindingMark severity="caution" /> {{ question.message }} <span class="hint">{{ question.mend }}</span></p>
+        <p v-for="question in questions" :key="question.code">
+          <FindingMark severity="caution" />
+          {{ question.message }}
+          <span class="hint">{{ question.mend }}</span>
+        </p>
         <button type="button" class="btn btn-sm btn-outline-dark" @click="make(true)">{{ t('surface.sure') }}</button>
       </div>
-      <div class="button-row staying"><button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button><RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation' }">{{ t('surface.cancel') }}</RouterLink></div>
+      <div class="button-row staying">
+        <button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button>
+        <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation' }">{{ t('surface.cancel') }}</RouterLink>
+      </div>
     </form>
   </div>
 </template>

@@ -10,10 +10,14 @@ const id = useId()
 const text = ref('')
 const refusal = useFieldRefusal(() => props.path)
 
-watch(value, (next) => {
-  if (next === null) text.value = ''
-  else if (typedNumber(text.value) !== next) text.value = String(next)
-}, { immediate: true })
+watch(
+  value,
+  (next) => {
+    if (next === null) text.value = ''
+    else if (typedNumber(text.value) !== next) text.value = String(next)
+  },
+  { immediate: true },
+)
 
 function typed(): void {
   const next = text.value.trim() === '' ? null : typedNumber(text.value)
@@ -22,8 +26,22 @@ function typed(): void {
 </script>
 
 <template>
-  <label :for="id">{{ label }}
-    <span class="with-unit"><BFormInput size="sm" :id="id" v-model="text" class="measure" inputmode="decimal" :disabled="disabled" :placeholder="placeholder" :aria-invalid="refusal !== ''" :aria-describedby="refusal ? `${id}-wrong` : undefined" @change="typed" /><span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span></span>
+  <label :for="id">
+    {{ label }}
+    <span class="with-unit">
+      <BFormInput
+        size="sm"
+        :id="id"
+        v-model="text"
+        class="measure"
+        inputmode="decimal"
+        :disabled="disabled"
+        :placeholder="placeholder"
+        :aria-invalid="refusal !== ''"
+        :aria-describedby="refusal ? `${id}-wrong` : undefined"
+        @change="typed" />
+      <span v-if="unit" class="unit" aria-hidden="true">{{ unit }}</span>
+    </span>
     <span v-if="refusal" :id="`${id}-wrong`" class="refusal" role="alert">{{ refusal }}</span>
   </label>
 </template>

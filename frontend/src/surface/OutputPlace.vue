@@ -84,42 +84,111 @@ function addOutput(): void {
 }
 /** Under a panel's letter: what feeds it, or its turn in the order that is being clicked. */
 function words(panel: ResolvedPanel): string[] {
-  if (order.value) return order.value.includes(panel.id) ? [t('outputs.wired-as', { number: String(order.value.indexOf(panel.id) + 1) })] : []
-  return outputs.value.filter((output) => output.slices.some((one) => one.panel === panel.id)).map((output) => `${output.player} · ${output.number}`)
+  if (order.value)
+    return order.value.includes(panel.id) ? [t('outputs.wired-as', { number: String(order.value.indexOf(panel.id) + 1) })] : []
+  return outputs.value
+    .filter((output) => output.slices.some((one) => one.panel === panel.id))
+    .map((output) => `${output.player} · ${output.number}`)
 }
 </script>
 
 <template>
   <div v-if="surface" class="with-column wide">
     <section class="output-place">
-      <div class="place-head"><h1>{{ t('outputs.of', { name: surface.name }) }}</h1><p class="hint">{{ t(order ? 'outputs.click-order' : 'outputs.hint') }}</p><span class="spring" /><RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation', params: { surface: code } }">{{ t('outputs.back') }}</RouterLink></div>
-      <ShapeDrawing class="wired" :shape="surface" :label="t('outputs.front')" :words="words" :lit="lit" :chosen="order ?? (slice ? [slice.panel] : [])" :pickable="order !== null" @hover="lit = $event" @pick="pick" />
+      <div class="place-head">
+        <h1>{{ t('outputs.of', { name: surface.name }) }}</h1>
+        <p class="hint">{{ t(order ? 'outputs.click-order' : 'outputs.hint') }}</p>
+        <span class="spring" />
+        <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation', params: { surface: code } }">
+          {{ t('outputs.back') }}
+        </RouterLink>
+      </div>
+      <ShapeDrawing
+        class="wired"
+        :shape="surface"
+        :label="t('outputs.front')"
+        :words="words"
+        :lit="lit"
+        :chosen="order ?? (slice ? [slice.panel] : [])"
+        :pickable="order !== null"
+        @hover="lit = $event"
+        @pick="pick" />
       <div class="rasters">
-        <figure v-for="(one, index) in outputs" :key="`${one.player} ${one.number} ${index}`" class="sheet raster-card" :class="{ current: chosen?.output === index }">
-          <figcaption><button type="button" class="plain" :aria-pressed="chosen?.output === index" @click="chosen = { output: index, slice: null }">{{ one.player }} · {{ one.number }}</button> <span class="measure">{{ pixels(...one.px) }}, {{ one.millihertz / 1000 }} Hz</span></figcaption>
-          <RasterDrawing :output="one" :panels="surface.panels" :lit="lit" :chosen="chosen?.output === index ? chosen.slice : null" @hover="lit = $event" @pick="chosen = { output: index, slice: $event }" />
-          <a :href="`/play/${one.player}?output=${one.number}&card=1`" target="_blank">{{ t('outputs.card', { player: one.player, number: String(one.number) }) }}</a>
+        <figure
+          v-for="(one, index) in outputs"
+          :key="`${one.player} ${one.number} ${index}`"
+          class="sheet raster-card"
+          :class="{ current: chosen?.output === index }">
+          <figcaption>
+            <button type="button" class="plain" :aria-pressed="chosen?.output === index" @click="chosen = { output: index, slice: null }">
+              {{ one.player }} · {{ one.number }}
+            </button>
+            <span class="measure">{{ pixels(...one.px) }}, {{ one.millihertz / 1000 }} Hz</span>
+          </figcaption>
+          <RasterDrawing
+            :output="one"
+            :panels="surface.panels"
+            :lit="lit"
+            :chosen="chosen?.output === index ? chosen.slice : null"
+            @hover="lit = $event"
+            @pick="chosen = { output: index, slice: $event }" />
+          <a :href="`/play/${one.player}?output=${one.number}&card=1`" target="_blank">
+            {{ t('outputs.card', { player: one.player, number: String(one.number) }) }}
+          </a>
         </figure>
       </div>
     </section>
     <ThingColumn :label="t('outputs.title')">
       <RefusalNote :error="unclaimed" />
-      <ul class="findings short" :aria-label="t('bench.preflight')"><li v-for="(finding, index) in surface.wiring.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+      <ul class="findings short" :aria-label="t('bench.preflight')">
+        <li v-for="(finding, index) in surface.wiring.findings" :key="index">
+          <FindingMark :severity="finding.severity" />
+          <span>
+            {{ finding.message }}
+            <span class="hint">{{ finding.mend }}</span>
+          </span>
+        </li>
+      </ul>
       <p v-if="!surface.wiring.findings.length" class="hint">{{ t('outputs.clear') }}</p>
       <template v-if="session.may('mount')">
         <div class="button-row">
-          <button type="button" class="btn btn-sm" :class="order ? 'btn-primary' : 'btn-outline-dark'" @click="order = order ? null : []">{{ t(order ? 'outputs.stop-clicking' : 'outputs.by-clicking') }}</button>
-          <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.undo" :title="labels.all(surfaces.undo.undo)" @click="surfaces.step('undo')">{{ t('bench.undo') }}</button>
-          <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!surfaces.undo.redo" :title="labels.all(surfaces.undo.redo)" @click="surfaces.step('redo')">{{ t('bench.redo') }}</button>
+          <button type="button" class="btn btn-sm" :class="order ? 'btn-primary' : 'btn-outline-dark'" @click="order = order ? null : []">
+            {{ t(order ? 'outputs.stop-clicking' : 'outputs.by-clicking') }}
+          </button>
+          <button
+            type="button"
+            class="btn btn-sm btn-outline-dark"
+            :disabled="!surfaces.undo.undo"
+            :title="labels.all(surfaces.undo.undo)"
+            @click="surfaces.step('undo')">
+            {{ t('bench.undo') }}
+          </button>
+          <button
+            type="button"
+            class="btn btn-sm btn-outline-dark"
+            :disabled="!surfaces.undo.redo"
+            :title="labels.all(surfaces.undo.redo)"
+            @click="surfaces.step('redo')">
+            {{ t('bench.redo') }}
+          </button>
         </div>
         <WiringWays :key="code" :surface="surface" @wire="wire" @add="addOutput" />
         <template v-if="output && chosen">
           <h3>{{ t('outputs.output-of', { player: output.player, number: String(output.number) }) }}</h3>
-          <OutputFields :model-value="output" :surface="surface" :index="chosen.output" @update:model-value="setOutput" @remove="removeOutput" />
+          <OutputFields
+            :model-value="output"
+            :surface="surface"
+            :index="chosen.output"
+            @update:model-value="setOutput"
+            @remove="removeOutput" />
           <p v-if="!slice" class="hint">{{ t('outputs.pick-slice') }}</p>
           <template v-else>
             <h3>{{ t('outputs.chosen', { letter: surface.panels.find((panel) => panel.id === slice?.panel)?.letter ?? '?' }) }}</h3>
-            <SliceFields :model-value="slice" :panels="surface.panels" :path="`/outputs/${chosen.output}/slices/${chosen.slice}`" @update:model-value="setSlice" />
+            <SliceFields
+              :model-value="slice"
+              :panels="surface.panels"
+              :path="`/outputs/${chosen.output}/slices/${chosen.slice}`"
+              @update:model-value="setSlice" />
             <button type="button" class="plain" @click="setSlice(null)">{{ t('outputs.remove-slice') }}</button>
           </template>
         </template>
@@ -128,5 +197,8 @@ function words(panel: ResolvedPanel): string[] {
     </ThingColumn>
     <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>
-  <div v-else class="empty-place"><RefusalNote :error="error" /><p role="status">{{ t('loading') }}</p></div>
+  <div v-else class="empty-place">
+    <RefusalNote :error="error" />
+    <p role="status">{{ t('loading') }}</p>
+  </div>
 </template>

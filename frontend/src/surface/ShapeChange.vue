@@ -30,11 +30,15 @@ const unclaimed = provideRefusal(computed(() => unresolved.value ?? error.value)
 const changed = computed(() => JSON.stringify(shape.value) !== JSON.stringify(props.surface.shape))
 const turn = computed({
   get: () => shape.value.panels?.[0]?.rotation ?? 0,
-  set: (rotation: number) => void (shape.value = { ...shape.value, panels: (shape.value.panels ?? []).map((panel) => ({ ...panel, rotation })) }),
+  set: (rotation: number) =>
+    void (shape.value = { ...shape.value, panels: (shape.value.panels ?? []).map((panel) => ({ ...panel, rotation })) }),
 })
 const single = computed(() => shape.value.panels?.length === 1)
 
-watch(() => props.surface.shape, (next) => void (shape.value = next))
+watch(
+  () => props.surface.shape,
+  (next) => void (shape.value = next),
+)
 watch(shape, () => void (effects.value = null))
 
 async function look(): Promise<void> {
@@ -52,14 +56,39 @@ async function make(): Promise<void> {
 
 <template>
   <fieldset :disabled="!session.may('mount')">
-    <ShapeDrawing v-if="resolved" class="small" :shape="resolved" :label="t('shape.drawing')" :movable="!single && !!shape.panels" :chosen="chosen ? [chosen] : []" @move="(id, by) => (shape = moved(shape, id, by))" @pick="chosen = $event" />
-    <p v-if="resolved" class="computed measure" role="status">{{ t('elevation.canvas') }} {{ pixels(...resolved.canvas) }}, {{ t(`elevation.${resolved.orientation}`) }}</p>
-    <label v-if="single">{{ t('surface.mounting') }}<BFormSelect size="sm" v-model="turn"><option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option></BFormSelect></label>
+    <ShapeDrawing
+      v-if="resolved"
+      class="small"
+      :shape="resolved"
+      :label="t('shape.drawing')"
+      :movable="!single && !!shape.panels"
+      :chosen="chosen ? [chosen] : []"
+      @move="(id, by) => (shape = moved(shape, id, by))"
+      @pick="chosen = $event" />
+    <p v-if="resolved" class="computed measure" role="status">
+      {{ t('elevation.canvas') }} {{ pixels(...resolved.canvas) }}, {{ t(`elevation.${resolved.orientation}`) }}
+    </p>
+    <label v-if="single">
+      {{ t('surface.mounting') }}
+      <BFormSelect size="sm" v-model="turn">
+        <option v-for="one in [0, 90, 180, 270]" :key="one" :value="one">{{ t('surface.turn', { turn: String(one) }) }}</option>
+      </BFormSelect>
+    </label>
     <WallFields v-model="shape" figures />
-    <button v-if="shape.grid" type="button" class="plain" :disabled="!resolved" @click="resolved && (shape = freed(shape, resolved))">{{ t('shape.free') }}</button>
+    <button v-if="shape.grid" type="button" class="plain" :disabled="!resolved" @click="resolved && (shape = freed(shape, resolved))">
+      {{ t('shape.free') }}
+    </button>
     <PanelList v-else v-model="shape" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
     <RefusalNote :error="unclaimed" />
-    <ul v-if="resolved?.findings.length" class="findings short"><li v-for="(finding, index) in resolved.findings" :key="index"><FindingMark :severity="finding.severity" /><span>{{ finding.message }} <span class="hint">{{ finding.mend }}</span></span></li></ul>
+    <ul v-if="resolved?.findings.length" class="findings short">
+      <li v-for="(finding, index) in resolved.findings" :key="index">
+        <FindingMark :severity="finding.severity" />
+        <span>
+          {{ finding.message }}
+          <span class="hint">{{ finding.mend }}</span>
+        </span>
+      </li>
+    </ul>
     <div v-if="changed" class="button-row">
       <button type="button" class="btn btn-sm btn-primary" :disabled="!!unresolved" @click="look">{{ t('surface.show-effects') }}</button>
       <button type="button" class="btn btn-sm btn-outline-dark" @click="shape = surface.shape">{{ t('surface.leave-it') }}</button>

@@ -27,29 +27,87 @@ function safe(side: number, px: number | null): void {
   all[side] = px ?? 0
   set({ safe_px: all })
 }
-const groups = (event: Event): void => set({ groups: (event.target as HTMLInputElement).value.split(',').map((group) => group.trim()).filter(Boolean) })
+const groups = (event: Event): void =>
+  set({
+    groups: (event.target as HTMLInputElement).value
+      .split(',')
+      .map((group) => group.trim())
+      .filter(Boolean),
+  })
 </script>
 
 <template>
   <fieldset :disabled="!session.may('mount')">
-    <label>{{ t('field.name') }}<BFormInput size="sm" :model-value="surface.name" maxlength="120" @change="set({ name: ($event.target as HTMLInputElement).value })" /></label>
+    <label>
+      {{ t('field.name') }}
+      <BFormInput
+        size="sm"
+        :model-value="surface.name"
+        maxlength="120"
+        @change="set({ name: ($event.target as HTMLInputElement).value })" />
+    </label>
     <div class="field-row">
-      <label>{{ t('field.kind') }}<BFormSelect size="sm" :model-value="surface.kind" @change="set({ kind: ($event.target as HTMLSelectElement).value as SheetFields['kind'] })"><option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option></BFormSelect></label>
-      <label>{{ t('field.groups') }}<BFormInput size="sm" :model-value="surface.groups.join(', ')" list="known-groups" :placeholder="t('surface.groups-hint')" @change="groups" /></label>
+      <label>
+        {{ t('field.kind') }}
+        <BFormSelect
+          size="sm"
+          :model-value="surface.kind"
+          @change="set({ kind: ($event.target as HTMLSelectElement).value as SheetFields['kind'] })">
+          <option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option>
+        </BFormSelect>
+      </label>
+      <label>
+        {{ t('field.groups') }}
+        <BFormInput
+          size="sm"
+          :model-value="surface.groups.join(', ')"
+          list="known-groups"
+          :placeholder="t('surface.groups-hint')"
+          @change="groups" />
+      </label>
       <datalist id="known-groups"><option v-for="group in known" :key="group" :value="group" /></datalist>
     </div>
     <p class="group-label">{{ t('surface.place') }}</p>
     <div class="field-row">
-      <NumberField :model-value="surface.left_mm" :label="t('field.left_mm')" unit="mm" path="/left_mm" @update:model-value="set({ left_mm: $event ?? 0 })" />
-      <NumberField :model-value="surface.floor_mm" :label="t('field.floor_mm')" unit="mm" path="/floor_mm" @update:model-value="set({ floor_mm: $event ?? 0 })" />
+      <NumberField
+        :model-value="surface.left_mm"
+        :label="t('field.left_mm')"
+        unit="mm"
+        path="/left_mm"
+        @update:model-value="set({ left_mm: $event ?? 0 })" />
+      <NumberField
+        :model-value="surface.floor_mm"
+        :label="t('field.floor_mm')"
+        unit="mm"
+        path="/floor_mm"
+        @update:model-value="set({ floor_mm: $event ?? 0 })" />
     </div>
     <p class="group-label">{{ t('surface.viewers') }}</p>
     <div class="field-row">
-      <NumberField :model-value="surface.viewing_mm[0] / 1000" :label="t('surface.nearest')" unit="m" path="/viewing_mm/0" @update:model-value="viewing(0, $event)" />
-      <NumberField :model-value="surface.viewing_mm[1] / 1000" :label="t('surface.farthest')" unit="m" path="/viewing_mm/1" @update:model-value="viewing(1, $event)" />
+      <NumberField
+        :model-value="surface.viewing_mm[0] / 1000"
+        :label="t('surface.nearest')"
+        unit="m"
+        path="/viewing_mm/0"
+        @update:model-value="viewing(0, $event)" />
+      <NumberField
+        :model-value="surface.viewing_mm[1] / 1000"
+        :label="t('surface.farthest')"
+        unit="m"
+        path="/viewing_mm/1"
+        @update:model-value="viewing(1, $event)" />
     </div>
     <p class="group-label">{{ t('field.safe_px') }}</p>
-    <div class="field-row"><NumberField v-for="(side, index) in sides" :key="side" :model-value="surface.safe_px[index]!" :label="t(`shape.${side}`)" unit="px" :path="index === 0 ? '/safe_px' : `/safe_px/${index}`" @update:model-value="safe(index, $event)" /></div>
+    <div class="field-row">
+      <NumberField
+        v-for="(side, index) in sides"
+        :key="side"
+        :model-value="surface.safe_px[index]!"
+        :label="t(`shape.${side}`)"
+        unit="px"
+        :path="index === 0 ? '/safe_px' : `/safe_px/${index}`"
+        @update:model-value="safe(index, $event)" />
+    </div>
     <BFormCheckbox :model-value="surface.sound" @update:model-value="set({ sound: !surface.sound })">{{ t('field.sound') }}</BFormCheckbox>
     <BFormCheckbox :model-value="surface.touch" @update:model-value="set({ touch: !surface.touch })">{{ t('field.touch') }}</BFormCheckbox>
   </fieldset>

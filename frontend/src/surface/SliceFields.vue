@@ -20,13 +20,37 @@ function side(key: 'canvas' | 'raster', at: number, value: number | null): void 
 <template>
   <div class="slice-fields">
     <div class="field-row">
-      <label>{{ t('outputs.panel') }}<BFormSelect size="sm" :model-value="slice.panel" @change="slice = { ...slice, panel: ($event.target as HTMLSelectElement).value }"><option v-for="panel in panels" :key="panel.id" :value="panel.id">{{ panel.letter }} ({{ panel.number }})</option></BFormSelect></label>
-      <label>{{ t('outputs.turn') }}<BFormSelect size="sm" :model-value="slice.turn" @change="slice = { ...slice, turn: Number(($event.target as HTMLSelectElement).value) }"><option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
-      <BFormCheckbox :model-value="slice.mirror" @update:model-value="slice = { ...slice, mirror: !slice.mirror }">{{ t('outputs.mirror') }}</BFormCheckbox>
+      <label>
+        {{ t('outputs.panel') }}
+        <BFormSelect size="sm" :model-value="slice.panel" @change="slice = { ...slice, panel: ($event.target as HTMLSelectElement).value }">
+          <option v-for="panel in panels" :key="panel.id" :value="panel.id">{{ panel.letter }} ({{ panel.number }})</option>
+        </BFormSelect>
+      </label>
+      <label>
+        {{ t('outputs.turn') }}
+        <BFormSelect
+          size="sm"
+          :model-value="slice.turn"
+          @change="slice = { ...slice, turn: Number(($event.target as HTMLSelectElement).value) }">
+          <option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option>
+        </BFormSelect>
+      </label>
+      <BFormCheckbox :model-value="slice.mirror" @update:model-value="slice = { ...slice, mirror: !slice.mirror }">
+        {{ t('outputs.mirror') }}
+      </BFormCheckbox>
     </div>
     <template v-for="key in ['canvas', 'raster'] as const" :key="key">
       <p class="group-label">{{ t(`outputs.${key}`) }}</p>
-      <div class="field-row"><NumberField v-for="(corner, at) in corners" :key="corner" :model-value="slice[key][at]!" :label="t(`shape.${corner}`)" unit="px" :path="`${path}/${key}/${at}`" @update:model-value="side(key, at, $event)" /></div>
+      <div class="field-row">
+        <NumberField
+          v-for="(corner, at) in corners"
+          :key="corner"
+          :model-value="slice[key][at]!"
+          :label="t(`shape.${corner}`)"
+          unit="px"
+          :path="`${path}/${key}/${at}`"
+          @update:model-value="side(key, at, $event)" />
+      </div>
     </template>
   </div>
 </template>

@@ -35,33 +35,98 @@ function gap(axis: number, value: number | null): void {
 <template>
   <fieldset v-if="shape.grid">
     <div class="field-row">
-      <NumberField :model-value="shape.grid.columns" :label="t('shape.columns')" path="/grid/columns" @update:model-value="put({ columns: $event ?? 0 })" />
-      <NumberField :model-value="shape.grid.rows" :label="t('shape.rows')" path="/grid/rows" @update:model-value="put({ rows: $event ?? 0 })" />
-      <label>{{ t('shape.panel-turn') }}<BFormSelect size="sm" :model-value="shape.grid.panel.rotation ?? 0" @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })"><option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option></BFormSelect></label>
+      <NumberField
+        :model-value="shape.grid.columns"
+        :label="t('shape.columns')"
+        path="/grid/columns"
+        @update:model-value="put({ columns: $event ?? 0 })" />
+      <NumberField
+        :model-value="shape.grid.rows"
+        :label="t('shape.rows')"
+        path="/grid/rows"
+        @update:model-value="put({ rows: $event ?? 0 })" />
+      <label>
+        {{ t('shape.panel-turn') }}
+        <BFormSelect
+          size="sm"
+          :model-value="shape.grid.panel.rotation ?? 0"
+          @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })">
+          <option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option>
+        </BFormSelect>
+      </label>
     </div>
     <p class="group-label">{{ t('shape.each-panel') }}</p>
     <slot />
     <template v-if="figures">
       <div class="field-row">
-        <NumberField :model-value="shape.grid.panel.native[0]" :label="t('shape.px-width')" unit="px" path="/panel/native/0" @update:model-value="pair('native', 0, $event)" />
-        <NumberField :model-value="shape.grid.panel.native[1]" :label="t('shape.px-height')" unit="px" path="/panel/native/1" @update:model-value="pair('native', 1, $event)" />
+        <NumberField
+          :model-value="shape.grid.panel.native[0]"
+          :label="t('shape.px-width')"
+          unit="px"
+          path="/panel/native/0"
+          @update:model-value="pair('native', 0, $event)" />
+        <NumberField
+          :model-value="shape.grid.panel.native[1]"
+          :label="t('shape.px-height')"
+          unit="px"
+          path="/panel/native/1"
+          @update:model-value="pair('native', 1, $event)" />
       </div>
       <div class="field-row">
-        <NumberField :model-value="shape.grid.panel.active_mm[0]" :label="t('shape.mm-width')" unit="mm" path="/panel/active_mm/0" @update:model-value="pair('active_mm', 0, $event)" />
-        <NumberField :model-value="shape.grid.panel.active_mm[1]" :label="t('shape.mm-height')" unit="mm" path="/panel/active_mm/1" @update:model-value="pair('active_mm', 1, $event)" />
+        <NumberField
+          :model-value="shape.grid.panel.active_mm[0]"
+          :label="t('shape.mm-width')"
+          unit="mm"
+          path="/panel/active_mm/0"
+          @update:model-value="pair('active_mm', 0, $event)" />
+        <NumberField
+          :model-value="shape.grid.panel.active_mm[1]"
+          :label="t('shape.mm-height')"
+          unit="mm"
+          path="/panel/active_mm/1"
+          @update:model-value="pair('active_mm', 1, $event)" />
       </div>
     </template>
     <p class="group-label">{{ t('shape.bezel') }}</p>
     <div class="field-row">
-      <NumberField v-for="(side, index) in sides" :key="side" :model-value="shape.grid.panel.bezel_mm?.[index] ?? 0" :label="t(`shape.${side}`)" unit="mm" :path="`/bezel_mm/${index}`" @update:model-value="bezel(index, $event)" />
+      <NumberField
+        v-for="(side, index) in sides"
+        :key="side"
+        :model-value="shape.grid.panel.bezel_mm?.[index] ?? 0"
+        :label="t(`shape.${side}`)"
+        unit="mm"
+        :path="`/bezel_mm/${index}`"
+        @update:model-value="bezel(index, $event)" />
     </div>
     <div class="field-row">
-      <NumberField :model-value="shape.grid.gap_mm?.[0] ?? 0" :label="t('shape.gap-x')" unit="mm" path="/gap_mm/0" @update:model-value="gap(0, $event)" />
-      <NumberField :model-value="shape.grid.gap_mm?.[1] ?? 0" :label="t('shape.gap-y')" unit="mm" path="/gap_mm/1" @update:model-value="gap(1, $event)" />
+      <NumberField
+        :model-value="shape.grid.gap_mm?.[0] ?? 0"
+        :label="t('shape.gap-x')"
+        unit="mm"
+        path="/gap_mm/0"
+        @update:model-value="gap(0, $event)" />
+      <NumberField
+        :model-value="shape.grid.gap_mm?.[1] ?? 0"
+        :label="t('shape.gap-y')"
+        unit="mm"
+        path="/gap_mm/1"
+        @update:model-value="gap(1, $event)" />
     </div>
     <div class="choices">
-      <BFormRadio name="mode" value="compensated" :model-value="shape.mode ?? 'compensated'" @update:model-value="shape = { ...shape, mode: 'compensated' }">{{ t('shape.compensated') }}</BFormRadio>
-      <BFormRadio name="mode" value="butted" :model-value="shape.mode ?? 'compensated'" @update:model-value="shape = { ...shape, mode: 'butted' }">{{ t('shape.butted') }}</BFormRadio>
+      <BFormRadio
+        name="mode"
+        value="compensated"
+        :model-value="shape.mode ?? 'compensated'"
+        @update:model-value="shape = { ...shape, mode: 'compensated' }">
+        {{ t('shape.compensated') }}
+      </BFormRadio>
+      <BFormRadio
+        name="mode"
+        value="butted"
+        :model-value="shape.mode ?? 'compensated'"
+        @update:model-value="shape = { ...shape, mode: 'butted' }">
+        {{ t('shape.butted') }}
+      </BFormRadio>
     </div>
   </fieldset>
 </template>

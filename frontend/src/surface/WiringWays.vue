@@ -20,19 +20,39 @@ const signal = (): Record<string, unknown> => ({ player: player.value, number: n
 
 <template>
   <div class="button-row">
-    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('wire', { way: 'one_per_output' })">{{ t('outputs.one-per-output') }}</button>
-    <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="mirrored" @click="emit('wire', { way: 'mirror', mirror: !mirrored })">{{ t('outputs.mirror-all') }}</button>
+    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('wire', { way: 'one_per_output' })">
+      {{ t('outputs.one-per-output') }}
+    </button>
+    <button
+      type="button"
+      class="btn btn-sm btn-outline-dark"
+      :aria-pressed="mirrored"
+      @click="emit('wire', { way: 'mirror', mirror: !mirrored })">
+      {{ t('outputs.mirror-all') }}
+    </button>
     <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('add')">{{ t('outputs.add') }}</button>
   </div>
   <details>
     <summary>{{ t('outputs.on-one') }}</summary>
     <div class="field-row">
-      <label>{{ t('outputs.player') }}<BFormSelect size="sm" v-model="player"><option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option></BFormSelect></label>
+      <label>
+        {{ t('outputs.player') }}
+        <BFormSelect size="sm" v-model="player">
+          <option v-for="one in surface.feeding" :key="one.code">{{ one.code }}</option>
+        </BFormSelect>
+      </label>
       <NumberField v-model="number" :label="t('outputs.number')" path="/number" />
       <NumberField v-model="width" :label="t('shape.px-width')" unit="px" path="/px/0" />
       <NumberField v-model="height" :label="t('shape.px-height')" unit="px" path="/px/1" />
     </div>
-    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('wire', { way: 'one_signal', ...signal() })">{{ t('outputs.as-they-stand') }}</button>
-    <div class="field-row"><NumberField v-model="line" :label="t('outputs.line')" unit="px" path="/line_px" /><button type="button" class="btn btn-sm btn-outline-dark fixed" @click="emit('wire', { way: 'folded', ...signal(), line_px: line })">{{ t('outputs.fold') }}</button></div>
+    <button type="button" class="btn btn-sm btn-outline-dark" @click="emit('wire', { way: 'one_signal', ...signal() })">
+      {{ t('outputs.as-they-stand') }}
+    </button>
+    <div class="field-row">
+      <NumberField v-model="line" :label="t('outputs.line')" unit="px" path="/line_px" />
+      <button type="button" class="btn btn-sm btn-outline-dark fixed" @click="emit('wire', { way: 'folded', ...signal(), line_px: line })">
+        {{ t('outputs.fold') }}
+      </button>
+    </div>
   </details>
 </template>

@@ -33,8 +33,14 @@ describe('a new surface while it is described', () => {
     const { way, figures, wall, free, shape } = useNewShape()
     way.value = 'wall'
     figures.value = known
-    wall.value = { mode: 'butted', grid: { columns: 2, rows: 1, panel: { native: [0, 0], active_mm: [0, 0], bezel_mm: [1, 2, 3, 4] } } }
-    expect(shape.value).toEqual({ mode: 'butted', grid: { columns: 2, rows: 1, panel: { native: [960, 96], active_mm: [5760, 576], bezel_mm: [1, 2, 3, 4] } } })
+    wall.value = {
+      mode: 'butted',
+      grid: { columns: 2, rows: 1, panel: { native: [0, 0], active_mm: [0, 0], bezel_mm: [1, 2, 3, 4] } },
+    }
+    expect(shape.value).toEqual({
+      mode: 'butted',
+      grid: { columns: 2, rows: 1, panel: { native: [960, 96], active_mm: [5760, 576], bezel_mm: [1, 2, 3, 4] } },
+    })
     free.value = { panels: [{ native: [1, 1], active_mm: [1, 1], position_mm: [0, 0] }], mode: 'compensated' }
     expect(shape.value).toEqual(free.value)
   })
@@ -42,7 +48,16 @@ describe('a new surface while it is described', () => {
   it('takes the size of a display that says it, and leaves what was measured where it does not', async () => {
     const { edid, typed } = useNewShape()
     typed.mmWidth = 500
-    const said = { maker: 'TST', product: 1, name: '', native: [1, 1] as [number, number], refresh_hz: 60, size_from: null, version: '1.4', findings: [] }
+    const said = {
+      maker: 'TST',
+      product: 1,
+      name: '',
+      native: [1, 1] as [number, number],
+      refresh_hz: 60,
+      size_from: null,
+      version: '1.4',
+      findings: [],
+    }
     edid.value = { ...said, active_mm: null }
     await nextTick()
     expect(typed.mmWidth).toBe(500)

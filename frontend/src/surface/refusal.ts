@@ -1,10 +1,23 @@
-import { computed, inject, onUnmounted, provide, shallowReactive, type ComputedRef, type InjectionKey, type Ref } from 'vue'
+import {
+  computed,
+  inject,
+  onUnmounted,
+  provide,
+  shallowReactive,
+  type ComputedRef,
+  type InjectionKey,
+  type Ref,
+} from 'vue'
 import { ProblemError } from '../api/client'
 
 type Ends = () => string | undefined
-interface Board { error: Readonly<Ref<unknown>>; fields: Set<Ends> }
+interface Board {
+  error: Readonly<Ref<unknown>>
+  fields: Set<Ends>
+}
 const KEY: InjectionKey<Board> = Symbol('refusal')
-const isFor = (refused: unknown, end: string | undefined): refused is ProblemError => !!end && refused instanceof ProblemError && refused.problem.path.endsWith(end)
+const isFor = (refused: unknown, end: string | undefined): refused is ProblemError =>
+  !!end && refused instanceof ProblemError && refused.problem.path.endsWith(end)
 
 /** Lets the fields below show a refusal beside themselves; gives back what no field shows, to be shown once for all. */
 export function provideRefusal(error: Readonly<Ref<unknown>>): ComputedRef<unknown> {

@@ -13,7 +13,10 @@ export const useSurfaces = defineStore('surfaces', () => {
   const whole = shallowRef<SurfaceWhole | null>(null)
   const fault = shallowRef<unknown>(null)
   const client = useDocument<SurfaceWhole>({ take, view: () => ({}), mayChange: () => session.may('mount') })
-  const error = computed({ get: () => fault.value ?? client.refusal.value, set: (value) => void ((fault.value = value), (client.refusal.value = null)) })
+  const error = computed({
+    get: () => fault.value ?? client.refusal.value,
+    set: (value) => void ((fault.value = value), (client.refusal.value = null)),
+  })
 
   function take(next: SurfaceWhole): void {
     whole.value = next
@@ -49,8 +52,13 @@ export const useSurfaces = defineStore('surfaces', () => {
 
   /** Sets fields on the revision that is shown. Someone else's change of the same field becomes a choice. */
   const change = (code: string, set: Partial<SheetFields>): Promise<boolean> =>
-    send(code, Object.entries(set).map(([field, value]) => ({ do: 'field.set', field, value })), Object.keys(set).join(' '))
-  const wire = (code: string, outputs: Output[] | null): Promise<boolean> => send(code, [{ do: 'output.wire', outputs }])
+    send(
+      code,
+      Object.entries(set).map(([field, value]) => ({ do: 'field.set', field, value })),
+      Object.keys(set).join(' '),
+    )
+  const wire = (code: string, outputs: Output[] | null): Promise<boolean> =>
+    send(code, [{ do: 'output.wire', outputs }])
 
   /** Archiving asks about what is in use; so it is one request of its own, answered at once. */
   async function archive(code: string, archived: boolean, sure: boolean): Promise<void> {
@@ -61,11 +69,27 @@ export const useSurfaces = defineStore('surfaces', () => {
     await load()
   }
 
-  const make = (fields: Partial<SheetFields> & { made_as: string; portrait: boolean; sure: boolean }): Promise<{ surface: string }> =>
-    call<{ surface: string }>('POST', `/api/sites/${session.slug}/surfaces`, fields)
+  const make = (
+    fields: Partial<SheetFields> & { made_as: string; portrait: boolean; sure: boolean },
+  ): Promise<{ surface: string }> => call<{ surface: string }>('POST', `/api/sites/${session.slug}/surfaces`, fields)
 
   return {
-    elevation, whole, error, conflict: client.conflict, undo: client.undo, document: client.id, revision: client.revision,
-    load, open, send, change, wire, resolve: client.resolve, step: client.step, listen: client.listen, archive, make,
+    elevation,
+    whole,
+    error,
+    conflict: client.conflict,
+    undo: client.undo,
+    document: client.id,
+    revision: client.revision,
+    load,
+    open,
+    send,
+    change,
+    wire,
+    resolve: client.resolve,
+    step: client.step,
+    listen: client.listen,
+    archive,
+    make,
   }
 })

@@ -7,16 +7,28 @@ export type TypedFigures = Record<'width' | 'height' | 'pitch' | 'mmWidth' | 'mm
 
 const NO_BEZEL: [number, number, number, number] = [0, 0, 0, 0]
 
-/** A new surface while it is being described, in any of the four ways. What was typed in one way is there in the others. */
+/**
+ * A new surface while it is being described, in any of the four ways. What was typed in one way is there in the others.
+ */
 export function useNewShape() {
   const way = ref<string>('mode' satisfies Way)
   const mode = ref('1920 1080')
   const edid = ref<EdidAnswer | null>(null)
-  const typed = reactive<TypedFigures>({ width: null, height: null, pitch: null, mmWidth: null, mmHeight: null, diagonal: null })
+  const typed = reactive<TypedFigures>({
+    width: null,
+    height: null,
+    pitch: null,
+    mmWidth: null,
+    mmHeight: null,
+    diagonal: null,
+  })
   const figures = ref<Figures | null>(null)
   const rotation = ref(0)
   /** The wall's columns, rows, bezels and gaps; its panel's figures come from the fields. */
-  const wall = ref<Shape>({ mode: 'compensated', grid: { columns: 2, rows: 2, panel: { native: [0, 0], active_mm: [0, 0], bezel_mm: NO_BEZEL } } })
+  const wall = ref<Shape>({
+    mode: 'compensated',
+    grid: { columns: 2, rows: 2, panel: { native: [0, 0], active_mm: [0, 0], bezel_mm: NO_BEZEL } },
+  })
   /** The wall once its panels were arranged freely. */
   const free = ref<Shape | null>(null)
 
@@ -34,7 +46,8 @@ export function useNewShape() {
   })
 
   watch(way, (_, before) => {
-    if (before === 'mode' && typed.width === null && typed.height === null) [typed.width, typed.height] = mode.value.split(' ').map(Number) as Pair
+    if (before === 'mode' && typed.width === null && typed.height === null)
+      [typed.width, typed.height] = mode.value.split(' ').map(Number) as Pair
   })
   watch(edid, (read) => {
     if (read?.active_mm) [typed.mmWidth, typed.mmHeight, typed.pitch, typed.diagonal] = [...read.active_mm, null, null]

@@ -9,14 +9,18 @@ export function usePanelDrag(mmPerPx: () => number, done: (id: string, byMm: [nu
 
   function start(id: string, event: PointerEvent): void {
     const scale = mmPerPx()
-    followPointer((moved) => {
-      const by: [number, number] = [moved.clientX - event.clientX, moved.clientY - event.clientY]
-      if (drag.value || Math.hypot(...by) > LEAST_SCREEN_PX) drag.value = { id, by: [Math.round(by[0] * scale), Math.round(by[1] * scale)] }
-    }, (kept) => {
-      const last = drag.value
-      drag.value = null
-      if (kept && last) done(id, last.by)
-    })
+    followPointer(
+      (moved) => {
+        const by: [number, number] = [moved.clientX - event.clientX, moved.clientY - event.clientY]
+        if (drag.value || Math.hypot(...by) > LEAST_SCREEN_PX)
+          drag.value = { id, by: [Math.round(by[0] * scale), Math.round(by[1] * scale)] }
+      },
+      (kept) => {
+        const last = drag.value
+        drag.value = null
+        if (kept && last) done(id, last.by)
+      },
+    )
   }
 
   return { drag, start }

@@ -5,17 +5,34 @@ import { useI18n } from 'vue-i18n'
 const open = defineModel<boolean>({ required: true })
 const { t } = useI18n()
 const keys: [string, string][] = [
-  ['|  or  Shift+C', 'keys.columns'], ['-  or  Shift+R', 'keys.rows'], ['M', 'keys.merge'], ['Tab, Shift+Tab', 'keys.walk'],
-  ['Arrows, Shift+arrows', 'keys.nudge'], ['Ctrl+Z, Ctrl+Shift+Z', 'keys.undo'], ['Space', 'keys.play'], [', and .', 'keys.step'],
-  ['Alt+Up, Alt+Down', 'keys.entry'], ['Delete', 'keys.empty'], ['0 and 1', 'keys.zoom'], ['Shift+click', 'keys.span'],
-  ['+  -  0', 'keys.elevation-zoom'], ['Arrows', 'keys.elevation-pan'], ['Arrows, Shift+arrows', 'keys.arrange'], ['?', 'keys.sheet'],
+  ['|  or  Shift+C', 'keys.columns'],
+  ['-  or  Shift+R', 'keys.rows'],
+  ['M', 'keys.merge'],
+  ['Tab, Shift+Tab', 'keys.walk'],
+  ['Arrows, Shift+arrows', 'keys.nudge'],
+  ['Ctrl+Z, Ctrl+Shift+Z', 'keys.undo'],
+  ['Space', 'keys.play'],
+  [', and .', 'keys.step'],
+  ['Alt+Up, Alt+Down', 'keys.entry'],
+  ['Delete', 'keys.empty'],
+  ['0 and 1', 'keys.zoom'],
+  ['Shift+click', 'keys.span'],
+  ['+  -  0', 'keys.elevation-zoom'],
+  ['Arrows', 'keys.elevation-pan'],
+  ['Arrows, Shift+arrows', 'keys.arrange'],
+  ['?', 'keys.sheet'],
 ]
 </script>
 
 <template>
   <BModal v-model="open" :title="t('keys.title')" ok-only :ok-title="t('close')">
     <dl class="keys">
-      <template v-for="[key, word] in keys" :key="word"><dt><kbd>{{ key }}</kbd></dt><dd>{{ t(word) }}</dd></template>
+      <template v-for="[key, word] in keys" :key="word">
+        <dt>
+          <kbd>{{ key }}</kbd>
+        </dt>
+        <dd>{{ t(word) }}</dd>
+      </template>
     </dl>
     <p class="hint">{{ t('keys.where') }}</p>
   </BModal>

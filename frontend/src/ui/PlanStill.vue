@@ -8,7 +8,11 @@ import { usePlanStage } from './usePlanStage'
 const props = withDefaults(defineProps<{ plan: Plan; width: number; height: number; tMs?: number }>(), { tMs: 0 })
 const root = useTemplateRef<HTMLElement>('root')
 const scale = computed(() => Math.min(props.width / props.plan.canvas[0], props.height / props.plan.canvas[1]))
-usePlanStage(root, () => props.plan, () => props.tMs)
+usePlanStage(
+  root,
+  () => props.plan,
+  () => props.tMs,
+)
 </script>
 
 <template>

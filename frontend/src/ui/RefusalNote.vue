@@ -7,5 +7,8 @@ const words = computed(() => (props.error ? wordsOf(props.error) : null))
 </script>
 
 <template>
-  <p v-if="words" class="refusal" role="alert"><strong>{{ words.what }}</strong> {{ words.mend }}</p>
+  <p v-if="words" class="refusal" role="alert">
+    <strong>{{ words.what }}</strong>
+    {{ words.mend }}
+  </p>
 </template>

@@ -29,9 +29,14 @@ onUnmounted(() => removeEventListener('keydown', help))
 
 <template>
   <header class="lintel">
-    <RouterLink :to="{ name: 'elevation' }" class="maker"><img src="/mark.svg" alt="" width="22" height="22" /> Upper Pane</RouterLink>
+    <RouterLink :to="{ name: 'elevation' }" class="maker">
+      <img src="/mark.svg" alt="" width="22" height="22" />
+      Upper Pane
+    </RouterLink>
     <BDropdown v-if="session.me && session.me.sites.length > 1" variant="link" :text="session.site?.name" toggle-class="site" no-caret>
-      <BDropdownItem v-for="one in session.me.sites" :key="one.slug" :to="{ name: 'elevation', params: { site: one.slug } }">{{ one.name }}</BDropdownItem>
+      <BDropdownItem v-for="one in session.me.sites" :key="one.slug" :to="{ name: 'elevation', params: { site: one.slug } }">
+        {{ one.name }}
+      </BDropdownItem>
     </BDropdown>
     <span v-else class="site">{{ session.site?.name }}</span>
     <nav :aria-label="t('lintel.places')">
@@ -40,7 +45,9 @@ onUnmounted(() => removeEventListener('keydown', help))
     <BDropdown variant="link" class="places" :text="t('lintel.places')" toggle-class="person">
       <BDropdownItem v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</BDropdownItem>
     </BDropdown>
-    <span v-if="uploads.active.length" class="progress-word" role="status">{{ t('stock.sending', { count: uploads.active.length, percent: String(uploads.percent) }) }}</span>
+    <span v-if="uploads.active.length" class="progress-word" role="status">
+      {{ t('stock.sending', { count: uploads.active.length, percent: String(uploads.percent) }) }}
+    </span>
     <span class="spring" />
     <button class="plain" type="button" :aria-label="t('lintel.keys')" @click="keys = true">?</button>
     <BDropdown v-if="session.me" variant="link" :text="session.me.name" toggle-class="person" no-caret end>

@@ -3,8 +3,11 @@ import { ref, watch } from 'vue'
 
 /** The column beside a drawing; below 900 px a sheet that is drawn up from the lower edge, by itself when it is about something new. */
 const props = defineProps<{ label: string; about?: string | null }>()
-const drawn = ref(false)
-watch(() => props.about, (about) => void (drawn.value = !!about))
+const drawn = ref(!!props.about)
+watch(
+  () => props.about,
+  (about) => void (drawn.value = !!about),
+)
 </script>
 
 <template>

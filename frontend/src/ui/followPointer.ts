@@ -1,6 +1,6 @@
 /**
- * Follows a pressed pointer on the whole window until it is let go (kept), or until Escape or the browser takes it away (given up).
- * Window listeners need no pointer capture, which is lost when the pressed element is drawn anew.
+ * Follows a pressed pointer on the whole window until it is let go (kept), or until Escape or the browser takes it away
+ * (given up). Window listeners need no pointer capture, which is lost when the pressed element is drawn anew.
  */
 export function followPointer(move: (event: PointerEvent) => void, end: (kept: boolean) => void): void {
   const stop = (kept: boolean): void => {

@@ -4,11 +4,24 @@ export const pixels = (width: number, height: number): string => `${width} × ${
 export const ratioText = (ratio: { exact: string; name: string | null }): string => ratio.name ?? ratio.exact
 export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`
 export const fileSize = (bytes: number): string =>
-  bytes < 1000 ? `${bytes} B` : bytes < 1e6 ? `${(bytes / 1e3).toFixed(0)} kB` : bytes < 1e9 ? `${(bytes / 1e6).toFixed(1)} MB` : `${(bytes / 1e9).toFixed(2)} GB`
+  bytes < 1000
+    ? `${bytes} B`
+    : bytes < 1e6
+      ? `${(bytes / 1e3).toFixed(0)} kB`
+      : bytes < 1e9
+        ? `${(bytes / 1e6).toFixed(1)} MB`
+        : `${(bytes / 1e9).toFixed(2)} GB`
 export const timeOfDay = (iso: string | number, zone: string): string =>
-  new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' }).format(new Date(iso))
+  new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(new Date(iso))
 const short = (value: number): string => String(Number(value.toFixed(1)))
 export const millimetres = ([width, height]: [number, number]): string => `${short(width)} × ${short(height)} mm`
-export const inches = ([width, height]: [number, number]): string => `${(width / 25.4).toFixed(1)} × ${(height / 25.4).toFixed(1)} in`
+export const inches = ([width, height]: [number, number]): string =>
+  `${(width / 25.4).toFixed(1)} × ${(height / 25.4).toFixed(1)} in`
 /** Half up in whole decimetres: 1150 mm are 1.2 m, whatever a binary fraction makes of 1.15. */
 export const metres = (mm: number): string => `${Math.round(mm / 100) / 10} m`

@@ -4,7 +4,11 @@ import { Stage } from '../plan/stage'
 import type { Plan } from '../plan/types'
 
 /** Draws a plan into an element at an instant, and anew when either changes. */
-export function usePlanStage(root: Readonly<ShallowRef<HTMLElement | null>>, plan: () => Plan, tMs: () => number): void {
+export function usePlanStage(
+  root: Readonly<ShallowRef<HTMLElement | null>>,
+  plan: () => Plan,
+  tMs: () => number,
+): void {
   let stage: Stage | null = null
   const draw = (): void => void stage?.at(tMs(), plan().from_ms + tMs(), false)
   async function show(): Promise<void> {

@@ -1,0 +1,19 @@
+import type { Fill } from '../api/types'
+
+/** A short name of what a fill shows. */
+export function fillWords(fill: Fill, mediaName: (id: string) => string | undefined): string {
+  switch (fill.kind) {
+    case 'text':
+      return fill.text.split('\n')[0] ?? ''
+    case 'clock':
+      return fill.pattern
+    case 'colour':
+      return fill.colour
+    case 'picture':
+    case 'video':
+      return mediaName(fill.media) ?? '—'
+    case 'empty':
+    case 'playlist':
+      return ''
+  }
+}
