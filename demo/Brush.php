@@ -12,7 +12,8 @@ final class Brush
 
     private function __construct(private readonly int $width, private readonly int $height)
     {
-        $this->image = imagecreatetruecolor(max(1, $width), max(1, $height)) ?: throw new \RuntimeException('GD gave no canvas.');
+        $this->image =
+            imagecreatetruecolor(max(1, $width), max(1, $height)) ?: throw new \RuntimeException('GD gave no canvas.');
         imageantialias($this->image, true);
     }
 
@@ -29,24 +30,65 @@ final class Brush
         $brush->gradient(0, $horizon, $top, $low);
         $brush->hills($horizon, $far, 0.16, 3.1);
         $brush->hills($horizon, $near, 0.08, 5.3);
-        $brush->gradient($horizon, $height, $water, array_map(static fn (int $part) => intdiv($part * 55, 100), $water));
+        $deep = array_map(static fn (int $part) => intdiv($part * 55, 100), $water);
+        $brush->gradient($horizon, $height, $water, $deep);
         $brush->ripples($horizon, $water);
         $brush->ferry(intdiv($width * $shift, 1000), $horizon + intdiv($height, 10), intdiv(min($width, $height), 4));
         $brush->save($path);
     }
 
     /** A poster: one word large, a line below, a band of colour. */
-    public static function poster(string $path, int $width, int $height, string $font, string $word, string $line, string $ground, string $ink): void
-    {
+    public static function poster(
+        string $path,
+        int $width,
+        int $height,
+        string $font,
+        string $word,
+        string $line,
+        string $ground,
+        string $ink,
+    ): void {
         $brush = new self($width, $height);
         imagefilledrectangle($brush->image, 0, 0, $width, $height, $brush->hex($ground));
         $unit = intdiv(min($width, $height), 100);
         for ($ring = 5; $ring > 0; --$ring) {
-            imageellipse($brush->image, intdiv($width * 78, 100), intdiv($height * 30, 100), $ring * 14 * $unit, $ring * 14 * $unit, $brush->hex($ink));
+            imageellipse(
+                $brush->image,
+                intdiv($width * 78, 100),
+                intdiv($height * 30, 100),
+                $ring * 14 * $unit,
+                $ring * 14 * $unit,
+                $brush->hex($ink),
+            );
         }
-        imagettftext($brush->image, 11 * $unit, 0, 6 * $unit, intdiv($height * 68, 100), $brush->hex($ink), $font, $word);
-        imagettftext($brush->image, 4 * $unit, 0, 6 * $unit, intdiv($height * 80, 100), $brush->hex($ink), $font, $line);
-        imagefilledrectangle($brush->image, 6 * $unit, intdiv($height * 86, 100), 40 * $unit, intdiv($height * 86, 100) + $unit, $brush->hex($ink));
+        imagettftext(
+            $brush->image,
+            11 * $unit,
+            0,
+            6 * $unit,
+            intdiv($height * 68, 100),
+            $brush->hex($ink),
+            $font,
+            $word,
+        );
+        imagettftext(
+            $brush->image,
+            4 * $unit,
+            0,
+            6 * $unit,
+            intdiv($height * 80, 100),
+            $brush->hex($ink),
+            $font,
+            $line,
+        );
+        imagefilledrectangle(
+            $brush->image,
+            6 * $unit,
+            intdiv($height * 86, 100),
+            40 * $unit,
+            intdiv($height * 86, 100) + $unit,
+            $brush->hex($ink),
+        );
         $brush->save($path);
     }
 
@@ -58,7 +100,14 @@ final class Brush
     {
         for ($y = $from; $y < $to; ++$y) {
             $part = ($y - $from) / max(1, $to - $from);
-            imageline($this->image, 0, $y, $this->width, $y, $this->rgb(array_map(static fn (int $a, int $b) => (int) ($a + ($b - $a) * $part), $top, $low)));
+            imageline(
+                $this->image,
+                0,
+                $y,
+                $this->width,
+                $y,
+                $this->rgb(array_map(static fn (int $a, int $b) => (int) ($a + ($b - $a) * $part), $top, $low)),
+            );
         }
     }
 
@@ -78,8 +127,8 @@ final class Brush
     {
         $light = $this->rgb(array_map(static fn (int $part) => min(255, $part + 36), $water));
         for ($i = 0; $i < 90; ++$i) {
-            $y = $horizon + (int) (($this->height - $horizon) * (($i * 37 % 90) / 90));
-            $x = (int) ($this->width * (($i * 53 % 89) / 89));
+            $y = $horizon + (int) (($this->height - $horizon) * ((($i * 37) % 90) / 90));
+            $x = (int) ($this->width * ((($i * 53) % 89) / 89));
             imageline($this->image, $x, $y, $x + intdiv($this->width, 22), $y, $light);
         }
     }
@@ -89,12 +138,37 @@ final class Brush
         $hull = $this->hex('#8F3A28');
         $white = $this->hex('#F6F1E6');
         $height = intdiv($length, 7);
-        imagefilledpolygon($this->image, [$x, $y, $x + $length, $y, $x + $length - $height, $y + $height, $x + $height, $y + $height], $hull);
+        imagefilledpolygon(
+            $this->image,
+            [$x, $y, $x + $length, $y, $x + $length - $height, $y + $height, $x + $height, $y + $height],
+            $hull,
+        );
         imagefilledrectangle($this->image, $x + $height, $y - $height, $x + $length - 2 * $height, $y - 1, $white);
-        imagefilledrectangle($this->image, $x + 2 * $height, $y - 2 * $height, $x + $length - 4 * $height, $y - $height - 1, $white);
-        imagefilledrectangle($this->image, $x + 3 * $height, $y - 3 * $height, $x + 4 * $height, $y - 2 * $height, $this->hex('#276B62'));
+        imagefilledrectangle(
+            $this->image,
+            $x + 2 * $height,
+            $y - 2 * $height,
+            $x + $length - 4 * $height,
+            $y - $height - 1,
+            $white,
+        );
+        imagefilledrectangle(
+            $this->image,
+            $x + 3 * $height,
+            $y - 3 * $height,
+            $x + 4 * $height,
+            $y - 2 * $height,
+            $this->hex('#276B62'),
+        );
         for ($i = 0; $i < 6; ++$i) {
-            imagefilledrectangle($this->image, $x + $height + intdiv(($length - 3 * $height) * (2 * $i + 1), 14), $y - intdiv(3 * $height, 4), $x + $height + intdiv(($length - 3 * $height) * (2 * $i + 2), 14), $y - intdiv($height, 3), $this->hex('#2F4752'));
+            imagefilledrectangle(
+                $this->image,
+                $x + $height + intdiv(($length - 3 * $height) * (2 * $i + 1), 14),
+                $y - intdiv(3 * $height, 4),
+                $x + $height + intdiv(($length - 3 * $height) * (2 * $i + 2), 14),
+                $y - intdiv($height, 3),
+                $this->hex('#2F4752'),
+            );
         }
     }
 
@@ -115,6 +189,11 @@ final class Brush
     /** @param list<int|float> $rgb */
     private function rgb(array $rgb): int
     {
-        return (int) imagecolorallocate($this->image, max(0, min(255, (int) $rgb[0])), max(0, min(255, (int) $rgb[1])), max(0, min(255, (int) $rgb[2])));
+        return (int) imagecolorallocate(
+            $this->image,
+            max(0, min(255, (int) $rgb[0])),
+            max(0, min(255, (int) $rgb[1])),
+            max(0, min(255, (int) $rgb[2])),
+        );
     }
 }

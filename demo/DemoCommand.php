@@ -61,19 +61,36 @@ final class DemoCommand extends Command
         $this->surface($sites['aldermoor'], Harrowmere::jetty(), $designer);
         $media = $this->media($designer, $output);
         foreach (Designs::all($media) as $design) {
-            ($this->create)($design['surface'], Input::of(['design' => $design['id'], 'name' => $design['name']]), $designer);
-            ($this->edit)($design['id'], Input::of([
-                'batch' => str_replace('0b0c1d00', '0b0c1d0b', $design['id']), 'client' => str_replace('0b0c1d00', '0b0c1d0c', $design['id']),
-                'revision' => 0, 'commands' => $design['commands'],
-            ]), $designer);
+            ($this->create)(
+                $design['surface'],
+                Input::of(['design' => $design['id'], 'name' => $design['name']]),
+                $designer,
+            );
+            ($this->edit)(
+                $design['id'],
+                Input::of([
+                    'batch' => str_replace('0b0c1d00', '0b0c1d0b', $design['id']),
+                    'client' => str_replace('0b0c1d00', '0b0c1d0c', $design['id']),
+                    'revision' => 0,
+                    'commands' => $design['commands'],
+                ]),
+                $designer,
+            );
             $design['release'] && $this->handOff($design['surface'], $design['id'], $designer);
             $output->writeln($design['name']);
         }
 
-        $this->demoPeople->write(array_map(
-            static fn (string $role) => ['name' => Harrowmere::PEOPLE[$role][0], 'email' => Harrowmere::PEOPLE[$role][1], 'role' => $role, 'password' => Harrowmere::PASSWORD],
-            array_keys(Harrowmere::PEOPLE),
-        ));
+        $this->demoPeople->write(
+            array_map(
+                static fn (string $role) => [
+                    'name' => Harrowmere::PEOPLE[$role][0],
+                    'email' => Harrowmere::PEOPLE[$role][1],
+                    'role' => $role,
+                    'password' => Harrowmere::PASSWORD,
+                ],
+                array_keys(Harrowmere::PEOPLE),
+            ),
+        );
 
         return Command::SUCCESS;
     }
@@ -83,7 +100,9 @@ final class DemoCommand extends Command
     {
         $sites = [];
         foreach (Harrowmere::SITES as $slug => [$name, $address, $zone]) {
-            $sites[$slug] = $this->entities->getRepository(Site::class)->findOneBy(['slug' => $slug]) ?? new Site($slug, $name, $address, $zone);
+            $sites[$slug] =
+                $this->entities->getRepository(Site::class)->findOneBy(['slug' => $slug]) ??
+                new Site($slug, $name, $address, $zone);
             $this->entities->persist($sites[$slug]);
         }
         $this->entities->flush();
@@ -101,7 +120,9 @@ final class DemoCommand extends Command
         $hash = $this->hashers->getPasswordHasher(Person::class)->hash(Harrowmere::PASSWORD);
         $people = [];
         foreach (Harrowmere::PEOPLE as $role => [$name, $email]) {
-            $people[$role] = $this->entities->getRepository(Person::class)->findOneBy(['email' => $email]) ?? new Person($name, $email, Role::from($role), $hash);
+            $people[$role] =
+                $this->entities->getRepository(Person::class)->findOneBy(['email' => $email]) ??
+                new Person($name, $email, Role::from($role), $hash);
             $this->entities->persist($people[$role]);
         }
         $this->entities->flush();
@@ -125,7 +146,11 @@ final class DemoCommand extends Command
         $outputs = count(SurfaceSheet::fresh($plan['sheet'])->surface->panels);
         $sheet = SurfaceSheet::fresh($plan['sheet'], [$plan['player'] => $outputs]);
         $document = Uuid::v7()->toRfc4122();
-        $this->documents->add(new LoadedDocument($document, SurfaceKind::NAME, $site->id, null, null, 0, $sheet), $sheet->name(), $person);
+        $this->documents->add(
+            new LoadedDocument($document, SurfaceKind::NAME, $site->id, null, null, 0, $sheet),
+            $sheet->name(),
+            $person,
+        );
         $surface = new SurfaceRow($site, $plan['code'], $document, $sheet);
         $this->entities->persist($surface);
         $this->entities->persist(new Player($surface, $plan['player'], $surface->name));
@@ -153,8 +178,17 @@ final class DemoCommand extends Command
 
     private function handOff(string $surface, string $design, Person $person): void
     {
-        $release = ($this->release)($design, Input::of(['revision' => 1, 'note' => 'First day of the season']), $person);
-        $player = $this->entities->getRepository(Player::class)->findOneBy(['surface' => $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $surface])]);
-        $player === null || ($this->handOver)($player->code, Input::of(['release' => $release['release'], 'after' => 0]), $person);
+        $release = ($this->release)(
+            $design,
+            Input::of(['revision' => 1, 'note' => 'First day of the season']),
+            $person,
+        );
+        $player = $this->entities
+            ->getRepository(Player::class)
+            ->findOneBy([
+                'surface' => $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $surface]),
+            ]);
+        $player === null
+            || ($this->handOver)($player->code, Input::of(['release' => $release['release'], 'after' => 0]), $person);
     }
 }

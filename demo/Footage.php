@@ -19,9 +19,41 @@ final class Footage
             Brush::lake(sprintf('%s/%04d.jpg', $folder, $i), $width, $height, $hour, -200 + intdiv(1100 * $i, $frames));
         }
         $codec = str_ends_with($path, '.webm')
-            ? ['-c:v', 'libvpx-vp9', '-b:v', '0', '-crf', '38', '-row-mt', '1', '-cpu-used', '8', '-deadline', 'realtime']
+            ? [
+                '-c:v',
+                'libvpx-vp9',
+                '-b:v',
+                '0',
+                '-crf',
+                '38',
+                '-row-mt',
+                '1',
+                '-cpu-used',
+                '8',
+                '-deadline',
+                'realtime',
+            ]
             : ['-c:v', 'libx264', '-preset', 'veryfast', '-crf', '24', '-movflags', '+faststart'];
-        (new Process(['ffmpeg', '-v', 'error', '-y', '-framerate', '4', '-i', "$folder/%04d.jpg", '-vf', 'framerate=12', '-pix_fmt', 'yuv420p', ...$codec, '-t', (string) $seconds, $path]))->setTimeout(300)->mustRun();
+        (new Process([
+            'ffmpeg',
+            '-v',
+            'error',
+            '-y',
+            '-framerate',
+            '4',
+            '-i',
+            "$folder/%04d.jpg",
+            '-vf',
+            'framerate=12',
+            '-pix_fmt',
+            'yuv420p',
+            ...$codec,
+            '-t',
+            (string) $seconds,
+            $path,
+        ]))
+            ->setTimeout(300)
+            ->mustRun();
         array_map(unlink(...), glob("$folder/*") ?: []);
         rmdir($folder);
     }

@@ -10,7 +10,16 @@ final class Sketch
     /** @return array<string, mixed> */
     public static function split(string $pane, string $split, int $at, string $newZone): array
     {
-        return ['do' => 'pane.split', 'scene' => 's-rest', 'layout' => 'own', 'pane' => $pane, 'split' => $split, 'at' => $at, 'new_zone' => $newZone, 'new_split' => "g-$newZone"];
+        return [
+            'do' => 'pane.split',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'pane' => $pane,
+            'split' => $split,
+            'at' => $at,
+            'new_zone' => $newZone,
+            'new_split' => "g-$newZone",
+        ];
     }
 
     /**
@@ -44,13 +53,26 @@ final class Sketch
     /** @return array<string, mixed> */
     public static function picture(string $media, string $fit = 'cover'): array
     {
-        return ['kind' => 'picture', 'media' => $media, 'fit' => $fit, 'focus' => [50_000, 50_000], 'ground' => '#1D2A33'];
+        return [
+            'kind' => 'picture',
+            'media' => $media,
+            'fit' => $fit,
+            'focus' => [50_000, 50_000],
+            'ground' => '#1D2A33',
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function video(string $media, string $fit = 'cover'): array
     {
-        return ['kind' => 'video', 'media' => $media, 'fit' => $fit, 'focus' => [50_000, 50_000], 'ground' => '#1D2A33', 'sound' => false];
+        return [
+            'kind' => 'video',
+            'media' => $media,
+            'fit' => $fit,
+            'focus' => [50_000, 50_000],
+            'ground' => '#1D2A33',
+            'sound' => false,
+        ];
     }
 
     /**
@@ -80,18 +102,36 @@ final class Sketch
      */
     public static function playlist(array $entries): array
     {
-        return ['kind' => 'playlist', 'entries' => array_map(static fn (int $i) => [
-            'id' => 'e'.($i + 1), 'fill' => $entries[$i][0], 'duration_ms' => $entries[$i][1], 'enabled' => true,
-            'transition' => ['kind' => 'fade', 'ms' => 600],
-        ], array_keys($entries))];
+        return [
+            'kind' => 'playlist',
+            'entries' => array_map(
+                static fn (int $i) => [
+                    'id' => 'e'.($i + 1),
+                    'fill' => $entries[$i][0],
+                    'duration_ms' => $entries[$i][1],
+                    'enabled' => true,
+                    'transition' => ['kind' => 'fade', 'ms' => 600],
+                ],
+                array_keys($entries),
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */
     private static function style(int $size): array
     {
         return [
-            'font' => 'Roboto', 'weight' => 500, 'size' => $size, 'min_size' => max(12, intdiv($size, 2)), 'mode' => 'wrap_shrink', 'line_height' => 1200,
-            'colour' => '#F4F1EA', 'ground' => '#1D2A33', 'align' => 'left', 'valign' => 'middle', 'padding' => intdiv($size, 2),
+            'font' => 'Roboto',
+            'weight' => 500,
+            'size' => $size,
+            'min_size' => max(12, intdiv($size, 2)),
+            'mode' => 'wrap_shrink',
+            'line_height' => 1200,
+            'colour' => '#F4F1EA',
+            'ground' => '#1D2A33',
+            'align' => 'left',
+            'valign' => 'middle',
+            'padding' => intdiv($size, 2),
         ];
     }
 }

@@ -31,7 +31,10 @@ final class CanonicalJson
 
     private static function text(string $value): string
     {
-        return json_encode($value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_LINE_TERMINATORS | \JSON_THROW_ON_ERROR);
+        return json_encode(
+            $value,
+            \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_UNESCAPED_LINE_TERMINATORS | \JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @param array<array-key, mixed> $members */
@@ -40,7 +43,12 @@ final class CanonicalJson
         $keys = array_map(strval(...), array_keys($members));
         usort($keys, static fn (string $a, string $b) => strcmp(self::utf16($a), self::utf16($b)));
 
-        return '{'.implode(',', array_map(static fn (string $key) => self::text($key).':'.self::encode($members[$key]), $keys)).'}';
+        return '{'.
+            implode(
+                ',',
+                array_map(static fn (string $key) => self::text($key).':'.self::encode($members[$key]), $keys),
+            ).
+            '}';
     }
 
     private static function utf16(string $key): string

@@ -52,7 +52,10 @@ final class Catalogue
      */
     private static function format(string $pattern, array $params): string
     {
-        $texts = array_map(static fn ($value) => mb_scrub(is_array($value) ? implode(', ', $value) : (string) $value, 'UTF-8'), $params);
+        $texts = array_map(
+            static fn ($value) => mb_scrub(is_array($value) ? implode(', ', $value) : (string) $value, 'UTF-8'),
+            $params,
+        );
 
         return (string) \MessageFormatter::formatMessage('en', $pattern, $texts);
     }

@@ -38,7 +38,10 @@ final readonly class Input
     {
         foreach (array_keys($this->object()) as $key) {
             if (!in_array((string) $key, $allowed, true)) {
-                throw Refusal::because('input.unknown_key', $this->pathTo((string) $key), ['key' => (string) $key, 'known' => $allowed]);
+                throw Refusal::because('input.unknown_key', $this->pathTo((string) $key), [
+                    'key' => (string) $key,
+                    'known' => $allowed,
+                ]);
             }
         }
 
@@ -88,7 +91,11 @@ final readonly class Input
         }
         $length = mb_strlen($this->value);
         if ($length < $least || $length > $most) {
-            throw Refusal::because('input.length', $this->path, ['length' => $length, 'least' => $least, 'most' => $most]);
+            throw Refusal::because('input.length', $this->path, [
+                'length' => $length,
+                'least' => $least,
+                'most' => $most,
+            ]);
         }
 
         return $this->value;
@@ -104,10 +111,14 @@ final readonly class Input
     {
         $id = $this->asText(64, 1);
 
-        return preg_match('/^[A-Za-z0-9_.-]+$/D', $id) === 1 ? $id : throw Refusal::because('input.id', $this->path, ['value' => $id]);
+        return preg_match('/^[A-Za-z0-9_.-]+$/D', $id) === 1
+            ? $id
+            : throw Refusal::because('input.id', $this->path, ['value' => $id]);
     }
 
-    /** The id of a thing that is made by this: it begins with a letter, so that no key of a document is ever a number. */
+    /**
+     * The id of a thing that is made by this: it begins with a letter, so that no key of a document is ever a number.
+     */
     public function newId(string $key): string
     {
         return $this->child($key)->asNewId();
@@ -127,7 +138,10 @@ final readonly class Input
 
     public function asInt(int $least, int $most): int
     {
-        $value = is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15 ? (int) $this->value : $this->value;
+        $value =
+            is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15
+                ? (int) $this->value
+                : $this->value;
         if (!is_int($value)) {
             throw $this->wrongType('a whole number');
         }
@@ -178,7 +192,11 @@ final readonly class Input
         }
         $count = floor($this->value * $parts + 0.5);
         if ($count < $least || $count > $most) {
-            throw Refusal::because('input.range', $this->path, ['value' => (string) $this->value, 'least' => self::decimal($least / $parts), 'most' => self::decimal($most / $parts)]);
+            throw Refusal::because('input.range', $this->path, [
+                'value' => (string) $this->value,
+                'least' => self::decimal($least / $parts),
+                'most' => self::decimal($most / $parts),
+            ]);
         }
 
         return (int) $count;
@@ -195,9 +213,13 @@ final readonly class Input
     public function choice(string $key, array $known): string|int
     {
         $child = $this->child($key);
-        $value = is_float($child->value) && floor($child->value) === $child->value ? (int) $child->value : $child->value;
+        $value =
+            is_float($child->value) && floor($child->value) === $child->value ? (int) $child->value : $child->value;
         if (!in_array($value, $known, true)) {
-            throw Refusal::because('input.choice', $child->path, ['value' => is_scalar($value) ? (string) $value : $child->typeName(), 'known' => array_map(strval(...), $known)]);
+            throw Refusal::because('input.choice', $child->path, [
+                'value' => is_scalar($value) ? (string) $value : $child->typeName(),
+                'known' => array_map(strval(...), $known),
+            ]);
         }
 
         /** @var string|int */
@@ -233,7 +255,10 @@ final readonly class Input
             throw Refusal::because('input.count', $this->path, ['count' => $count, 'least' => $least, 'most' => $most]);
         }
 
-        return array_map(fn (int $i) => new self($this->value[$i], $this->path.'/'.$i, $this->strict), array_keys($this->value));
+        return array_map(
+            fn (int $i) => new self($this->value[$i], $this->path.'/'.$i, $this->strict),
+            array_keys($this->value),
+        );
     }
 
     /** @return array<string, self> the members by key */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\Core\Base;
 
 /**
- * Strict reading of JSON texts (RFC 8259): objects and lists stay apart, a key given twice is refused, and so is a text that
- * would need more memory than it is worth.
+ * Strict reading of JSON texts (RFC 8259): objects and lists stay apart, a key given twice is refused, and so is a text
+ * that would need more memory than it is worth.
  */
 final class Json
 {
@@ -35,7 +35,11 @@ final class Json
         $open = [];
         $wantsKey = false;
         $values = 0;
-        for ($at = strcspn($text, '{}[]",'), $end = strlen($text); $at < $end; $at += 1 + strcspn($text, '{}[]",', $at + 1)) {
+        for (
+            $at = strcspn($text, '{}[]",'), $end = strlen($text);
+            $at < $end;
+            $at += 1 + strcspn($text, '{}[]",', $at + 1)
+        ) {
             switch ($text[$at]) {
                 case '{':
                     $open[] = [];

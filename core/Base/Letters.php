@@ -12,7 +12,7 @@ final class Letters
     {
         $letters = '';
         for ($rest = $index + 1; $rest > 0; $rest = intdiv($rest - 1, 26)) {
-            $letters = chr(65 + ($rest - 1) % 26).$letters;
+            $letters = chr(65 + (($rest - 1) % 26)).$letters;
         }
 
         return $letters;

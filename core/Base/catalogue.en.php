@@ -3,7 +3,8 @@
 declare(strict_types=1);
 
 /*
- * code → [what is wrong and why, how to mend it]; ICU MessageFormat. Apostrophes are typographic (’): a straight one quotes in ICU.
+ * code → [what is wrong and why, how to mend it]; ICU MessageFormat. Apostrophes are typographic (’): a straight one
+ * quotes in ICU.
  */
 return [
     'input.json' => ['This is not JSON: {what}.', 'Send one JSON document.'],
@@ -14,7 +15,10 @@ return [
     'input.unknown_key' => ['“{key}” is not known here.', 'Use only: {known}.'],
     'input.type' => ['{wanted} is wanted here, {given} was given.', 'Give {wanted}.'],
     'input.range' => ['{value} is outside {least} to {most}.', 'Give a value from {least} to {most}.'],
-    'input.length' => ['The text has {length} characters; {least} to {most} are allowed.', 'Shorten or complete the text.'],
+    'input.length' => [
+        'The text has {length} characters; {least} to {most} are allowed.',
+        'Shorten or complete the text.',
+    ],
     'input.count' => ['The list has {count} items; {least} to {most} are allowed.', 'Give {least} to {most} items.'],
     'input.choice' => ['“{value}” is none of: {known}.', 'Choose one of: {known}.'],
     'input.id' => ['“{value}” cannot be an id.', 'Use 1 to 64 letters, digits, hyphens, dots or underscores.'],
@@ -25,111 +29,310 @@ return [
     'pane.argument' => ['“{argument}” is not expected here.', 'Leave it out; input comes as JSON on standard input.'],
     'pane.file_wanted' => ['{name} reads a file.', 'Give it as --file FILE.'],
     'pane.file_unreadable' => ['{file} cannot be read.', 'Check the path and its rights.'],
-    'pane.output_closed' => ['The answer could not be written: the output is closed or full.', 'Give it a place where it can be written.'],
+    'pane.output_closed' => [
+        'The answer could not be written: the output is closed or full.',
+        'Give it a place where it can be written.',
+    ],
     'pane.our_fault' => ['Something is wrong on our side: {what}', 'Please report it with the input that caused it.'],
-    'surface.blends_in_grid' => ['The panels of a grid do not overlap, so none are blended.', 'Leave out “blends”, or describe the panels one by one.'],
-    'surface.grid_or_panels' => ['A surface is either a grid or a list of panels.', 'Give exactly one of “grid” and “panels”.'],
+    'surface.blends_in_grid' => [
+        'The panels of a grid do not overlap, so none are blended.',
+        'Leave out “blends”, or describe the panels one by one.',
+    ],
+    'surface.grid_or_panels' => [
+        'A surface is either a grid or a list of panels.',
+        'Give exactly one of “grid” and “panels”.',
+    ],
     'surface.panel_twice' => ['Two panels are called “{id}”.', 'Give every panel an id of its own.'],
     'surface.panel_unknown' => ['There is no panel “{id}”.', 'Name a panel of this surface.'],
-    'surface.butted_needs_grid' => ['Butted panels must be of one size and stand in columns and rows.', 'Make the surface compensated, or line the panels up.'],
-    'surface.panel_below_px' => ['Panel {id} is less than one canvas pixel wide or high.', 'Put the panel with the finest pitch first: its pitch is the canvas’s.'],
-    'surface.canvas_too_large' => ['The canvas would have {width} × {height} px; {most} per side is the most.', 'Check positions and gaps (in mm), or divide it into two surfaces.'],
-    'surface.pixels_not_square' => ['The pixels are not square: {x} × {y} mm.', 'Compare pixels and size in mm with the data sheet; mostly width and height of one of them are swapped.'],
-    'surface.looks_swapped' => ['{width} × {height} px is {is}, but {chosen} was chosen.', 'Swap width and height, or choose the other orientation; or say that it is right.'],
-    'surface.unlike_its_kind' => ['{width} × {height} px is {is}; all {count} other surfaces of the kind {kind} are not.', 'Swap width and height, or say that it is right.'],
+    'surface.butted_needs_grid' => [
+        'Butted panels must be of one size and stand in columns and rows.',
+        'Make the surface compensated, or line the panels up.',
+    ],
+    'surface.panel_below_px' => [
+        'Panel {id} is less than one canvas pixel wide or high.',
+        'Put the panel with the finest pitch first: its pitch is the canvas’s.',
+    ],
+    'surface.canvas_too_large' => [
+        'The canvas would have {width} × {height} px; {most} per side is the most.',
+        'Check positions and gaps (in mm), or divide it into two surfaces.',
+    ],
+    'surface.pixels_not_square' => [
+        'The pixels are not square: {x} × {y} mm.',
+        'Compare pixels and size in mm with the data sheet; mostly width and height of one of them are swapped.',
+    ],
+    'surface.looks_swapped' => [
+        '{width} × {height} px is {is}, but {chosen} was chosen.',
+        'Swap width and height, or choose the other orientation; or say that it is right.',
+    ],
+    'surface.unlike_its_kind' => [
+        '{width} × {height} px is {is}; all {count} other surfaces of the kind {kind} are not.',
+        'Swap width and height, or say that it is right.',
+    ],
     'surface.asked' => ['Something here looks like a slip.', 'Answer the questions, then send it again.'],
-    'surface.in_use' => ['“{name}” is in use by {how, select, designs{design “{designs}”} players{player {players}} other{design “{designs}” and player {players}}}.', 'Archive it all the same, or move what uses it first.'],
-    'surface.viewing_order' => ['The farthest viewer is nearer than the nearest, {near} mm.', 'Give a farthest distance of at least {near} mm.'],
+    'surface.in_use' => [
+        '“{name}” is in use by {how, select, designs{design “{designs}”} players{player {players}} '.
+            'other{design “{designs}” and player {players}}}.',
+        'Archive it all the same, or move what uses it first.',
+    ],
+    'surface.viewing_order' => [
+        'The farthest viewer is nearer than the nearest, {near} mm.',
+        'Give a farthest distance of at least {near} mm.',
+    ],
     'surface.safe_too_wide' => ['The safe area leaves nothing of {width} × {height} px.', 'Make its margins smaller.'],
-    'wall.panels_overlap' => ['Panels {a} and {b} overlap by {width} × {height} px.', 'Move one of them, or declare the two a blend.'],
-    'wall.panels_scaled' => ['Of another pitch than the first panel, and so scaled: {panels}.', 'Nothing to do if the panels are meant to differ; the picture is sized to each.'],
-    'area.outside' => ['“{name}” reaches to {right} × {bottom}, the canvas only to {width} × {height} px.', 'Make it smaller or move it.'],
+    'wall.panels_overlap' => [
+        'Panels {a} and {b} overlap by {width} × {height} px.',
+        'Move one of them, or declare the two a blend.',
+    ],
+    'wall.panels_scaled' => [
+        'Of another pitch than the first panel, and so scaled: {panels}.',
+        'Nothing to do if the panels are meant to differ; the picture is sized to each.',
+    ],
+    'area.outside' => [
+        '“{name}” reaches to {right} × {bottom}, the canvas only to {width} × {height} px.',
+        'Make it smaller or move it.',
+    ],
     'area.below_px' => ['“{name}” is less than one pixel.', 'Make it larger.'],
     'area.name_twice' => ['Two areas are called “{name}”.', 'Give each a name of its own.'],
-    'figures.not_whole' => ['Size ÷ pitch is {px} px, no whole number.', '{nearest} px of this pitch are {mm} mm; correct size or pitch.'],
-    'figures.contradict' => ['{px} px of this pitch are {would} mm, but {given} mm is given: {difference} mm apart.', 'Leave one of the three away, or correct it; the size given holds {nearest} px.'],
+    'figures.not_whole' => [
+        'Size ÷ pitch is {px} px, no whole number.',
+        '{nearest} px of this pitch are {mm} mm; correct size or pitch.',
+    ],
+    'figures.contradict' => [
+        '{px} px of this pitch are {would} mm, but {given} mm is given: {difference} mm apart.',
+        'Leave one of the three away, or correct it; the size given holds {nearest} px.',
+    ],
     'edid.empty' => ['The file is empty.', 'Read the display’s EDID out again.'],
     'edid.too_large' => ['{bytes} bytes are no EDID: {most} are the most.', 'Choose the binary EDID file itself.'],
-    'edid.not_edid' => ['This is no EDID: the first eight bytes are not its mark.', 'Choose the binary EDID; hex text or a report of it will not do.'],
-    'edid.truncated' => ['The file has {bytes} bytes, {wanted} are wanted in blocks of 128.', 'It was cut off; read the display’s EDID out again.'],
-    'edid.checksum' => ['The checksum of block {block} is {given}, its bytes add up to {right}.', 'A byte was changed on the way; read the display’s EDID out again.'],
+    'edid.not_edid' => [
+        'This is no EDID: the first eight bytes are not its mark.',
+        'Choose the binary EDID; hex text or a report of it will not do.',
+    ],
+    'edid.truncated' => [
+        'The file has {bytes} bytes, {wanted} are wanted in blocks of 128.',
+        'It was cut off; read the display’s EDID out again.',
+    ],
+    'edid.checksum' => [
+        'The checksum of block {block} is {given}, its bytes add up to {right}.',
+        'A byte was changed on the way; read the display’s EDID out again.',
+    ],
     'edid.version' => ['EDID {version} is not read here.', 'Type the display’s numbers instead.'],
-    'edid.no_timing' => ['This EDID names no detailed timing, so its native pixels are unknown.', 'Type the display’s numbers instead.'],
-    'edid.older' => ['This is the older EDID {version}; its first timing is taken as the native one.', 'Compare it with the data sheet.'],
-    'edid.no_size' => ['This EDID gives no size in mm, only a ratio or nothing.', 'Measure the picture and type its size.'],
-    'legible.too_small' => ['Capitals are seen under {arcmin}′; {least}′ is the least (ISO 9241-303, from memory).', 'Make capitals at least {px} px high.'],
-    'legible.height_or_font' => ['Either a capital height or a font at a size is wanted.', 'Give cap_height_px, or font, weight and size.'],
+    'edid.no_timing' => [
+        'This EDID names no detailed timing, so its native pixels are unknown.',
+        'Type the display’s numbers instead.',
+    ],
+    'edid.older' => [
+        'This is the older EDID {version}; its first timing is taken as the native one.',
+        'Compare it with the data sheet.',
+    ],
+    'edid.no_size' => [
+        'This EDID gives no size in mm, only a ratio or nothing.',
+        'Measure the picture and type its size.',
+    ],
+    'legible.too_small' => [
+        'Capitals are seen under {arcmin}′; {least}′ is the least (ISO 9241-303, from memory).',
+        'Make capitals at least {px} px high.',
+    ],
+    'legible.height_or_font' => [
+        'Either a capital height or a font at a size is wanted.',
+        'Give cap_height_px, or font, weight and size.',
+    ],
     'output.unknown' => ['{player} has no output {number} on this surface.', 'Choose an output of the output map.'],
     'output.no_player' => ['This surface has no player.', 'Add a player first.'],
     'output.used_twice' => ['{output} is used twice.', 'Give one of them another number.'],
     'output.player_unknown' => ['{output} belongs to no player of this surface.', 'Choose a player of this surface.'],
-    'output.beyond_player' => ['{output} is beyond the player: it has {has, plural, one {# output} other {# outputs}}.', 'Use an output it has, or put several panels on one signal.'],
-    'output.panel_gone' => ['A slice on {output} is for panel “{panel}”, which the surface does not have.', 'Give it one of the panels, remove it, or wire one panel per output.'],
-    'output.beyond_raster' => ['Panel {panel} reaches beyond the signal of {output}.', 'Move or shrink its place in the signal, or choose a larger mode.'],
-    'output.beyond_canvas' => ['What {output} takes for panel {panel} reaches beyond the canvas.', 'Take a part of the canvas.'],
-    'output.slices_overlap' => ['Panel {panel} lies over another in the signal of {output}.', 'Move it to a free place in the signal.'],
-    'output.scaled' => ['On {output} the {from} px of panel {panel} are sized to {to} px.', 'Give it as many pixels in the signal as on the canvas, or accept that single pixels blur.'],
+    'output.beyond_player' => [
+        '{output} is beyond the player: it has {has, plural, one {# output} other {# outputs}}.',
+        'Use an output it has, or put several panels on one signal.',
+    ],
+    'output.panel_gone' => [
+        'A slice on {output} is for panel “{panel}”, which the surface does not have.',
+        'Give it one of the panels, remove it, or wire one panel per output.',
+    ],
+    'output.beyond_raster' => [
+        'Panel {panel} reaches beyond the signal of {output}.',
+        'Move or shrink its place in the signal, or choose a larger mode.',
+    ],
+    'output.beyond_canvas' => [
+        'What {output} takes for panel {panel} reaches beyond the canvas.',
+        'Take a part of the canvas.',
+    ],
+    'output.slices_overlap' => [
+        'Panel {panel} lies over another in the signal of {output}.',
+        'Move it to a free place in the signal.',
+    ],
+    'output.scaled' => [
+        'On {output} the {from} px of panel {panel} are sized to {to} px.',
+        'Give it as many pixels in the signal as on the canvas, or accept that single pixels blur.',
+    ],
     'output.uncovered' => ['{px} px of {output} carry nothing.', 'Nothing to do: they stay black.'],
-    'output.panel_unwired' => ['Panel {panel} (number {number}) has no signal: it stays black.', 'Wire it to an output.'],
-    'output.panel_partly' => ['{px} px of panel {panel} get no signal.', 'Extend what is taken for it from the canvas.'],
-    'output.order_incomplete' => ['The order does not hold each of the {count} wired panels once.', 'Click every panel once, in the order they are wired.'],
-    'output.order_needs_whole_panels' => ['A panel is fed in several pieces, so panels cannot change places.', 'Wire one panel per output first.'],
-    'output.fold_needs_level' => ['Panel {id} is mounted turned; only level panels can be folded.', 'Use one signal for all panels instead.'],
-    'glaze.size' => ['“{value}” is no size.', 'Write a number above 0 with px, %, mm or fr; px and fr are whole numbers.'],
-    'glaze.min_needs_fr' => ['A minimum was given for a part of {size}.', 'Only parts sized in fr have a minimum; remove it or use fr.'],
+    'output.panel_unwired' => [
+        'Panel {panel} (number {number}) has no signal: it stays black.',
+        'Wire it to an output.',
+    ],
+    'output.panel_partly' => [
+        '{px} px of panel {panel} get no signal.',
+        'Extend what is taken for it from the canvas.',
+    ],
+    'output.order_incomplete' => [
+        'The order does not hold each of the {count} wired panels once.',
+        'Click every panel once, in the order they are wired.',
+    ],
+    'output.order_needs_whole_panels' => [
+        'A panel is fed in several pieces, so panels cannot change places.',
+        'Wire one panel per output first.',
+    ],
+    'output.fold_needs_level' => [
+        'Panel {id} is mounted turned; only level panels can be folded.',
+        'Use one signal for all panels instead.',
+    ],
+    'glaze.size' => [
+        '“{value}” is no size.',
+        'Write a number above 0 with px, %, mm or fr; px and fr are whole numbers.',
+    ],
+    'glaze.min_needs_fr' => [
+        'A minimum was given for a part of {size}.',
+        'Only parts sized in fr have a minimum; remove it or use fr.',
+    ],
     'glaze.pitch_needed' => ['A size in mm needs the pixel pitch.', 'Give pitch_mm, or size the part in px.'],
     'glaze.pane_twice' => ['“{pane}” stands in the layout twice.', 'Give every pane and split an id of its own.'],
     'glaze.too_deep' => ['The layout is nested deeper than {most} splits.', 'Put neighbouring parts into one split.'],
-    'glaze.too_large' => ['The parts ({parts}) need {difference_px} px more than the {available_px} px there are.', 'Make a part smaller, or size one in fr so that it takes what is left.'],
-    'glaze.not_filled' => ['The parts ({parts}) leave {difference_px} px of {available_px} px unfilled.', 'Size one part in fr so that it takes what is left, or enlarge a part.'],
+    'glaze.too_large' => [
+        'The parts ({parts}) need {difference_px} px more than the {available_px} px there are.',
+        'Make a part smaller, or size one in fr so that it takes what is left.',
+    ],
+    'glaze.not_filled' => [
+        'The parts ({parts}) leave {difference_px} px of {available_px} px unfilled.',
+        'Size one part in fr so that it takes what is left, or enlarge a part.',
+    ],
     'glaze.pane_too_small' => ['The part sized {size} would be {px} px long.', 'Leave every part at least 1 px.'],
-    'lattice.too_fine' => ['A lattice of {columns} × {rows} is finer than the {width} × {height} px there are.', 'Use at most as many columns and rows as there are px.'],
-    'lattice.beyond' => ['The cells reach beyond the lattice of {columns} × {rows}.', 'Choose cells inside it; they count from 0.'],
+    'lattice.too_fine' => [
+        'A lattice of {columns} × {rows} is finer than the {width} × {height} px there are.',
+        'Use at most as many columns and rows as there are px.',
+    ],
+    'lattice.beyond' => [
+        'The cells reach beyond the lattice of {columns} × {rows}.',
+        'Choose cells inside it; they count from 0.',
+    ],
     'playlist.entry_twice' => ['The entry id “{id}” is used twice.', 'Give every entry an id of its own.'],
     'span.outside' => ['This reaches beyond the canvas of {width} × {height} px.', 'Choose panels of this surface.'],
-    'span.blocked' => ['The line would have to go to {at}; other panes hold it between {least} and {most}.', 'Merge or move the panes in the way first.'],
-    'seam.text' => ['{letter}: letters stand on a seam between the panels {panels}.', 'Move or size the zone to whole panels, or align the text away from the seam.'],
-    'seam.face' => ['{letter}: a marked face lies on a seam between the panels {panels}.', 'Move the focal point, or span whole panels.'],
-    'layout.zone_missing' => ['{letter} has no pane in the {orientation} layout and is not shown there.', 'Place it in that layout, or merge it away in the other.'],
-    'player.gone' => ['“{player}” does not feed this surface any more.', 'Look at what is there now, then choose a player.'],
+    'span.blocked' => [
+        'The line would have to go to {at}; other panes hold it between {least} and {most}.',
+        'Merge or move the panes in the way first.',
+    ],
+    'seam.text' => [
+        '{letter}: letters stand on a seam between the panels {panels}.',
+        'Move or size the zone to whole panels, or align the text away from the seam.',
+    ],
+    'seam.face' => [
+        '{letter}: a marked face lies on a seam between the panels {panels}.',
+        'Move the focal point, or span whole panels.',
+    ],
+    'layout.zone_missing' => [
+        '{letter} has no pane in the {orientation} layout and is not shown there.',
+        'Place it in that layout, or merge it away in the other.',
+    ],
+    'player.gone' => [
+        '“{player}” does not feed this surface any more.',
+        'Look at what is there now, then choose a player.',
+    ],
     'player.there' => ['“{player}” feeds this surface already.', 'Give the new player another code.'],
-    'player.in_use' => ['{player} is paired or has been handed a release, so it stays.', 'Hand off standby to it and archive the surface instead.'],
+    'player.in_use' => [
+        '{player} is paired or has been handed a release, so it stays.',
+        'Hand off standby to it and archive the surface instead.',
+    ],
     'area.unknown' => ['This surface has no area “{area}”.', 'Choose one of its areas, or the whole.'],
-    'area.not_there' => ['{surface} has no area “{area}”; the whole of it is used.', 'Give it an area of that name if the design is to lie in a part of it.'],
-    'area.in_use' => ['“{area}” is what these designs are made for: {designs}.', 'Keep the area, or archive what is made for it first.'],
-    'area.rest_empty' => ['Only “{area}” of {surface} is used; the rest of the surface shows nothing.', 'Make the design for the whole surface if more is to be shown.'],
-    'reflow.minimum_gone' => ['A minimum of {min} px does not fit this surface and gives way.', 'Lower the minimum, or make a layout for this surface.'],
-    'reflow.gutter_gone' => ['A gutter of {gutter} px does not fit this surface and is left out.', 'Make the gutter narrower, or make a layout for this surface.'],
-    'reflow.left_out' => ['{px} px are not enough for every pane: {panes} are left out.', 'Make a layout for this surface, or choose a larger one.'],
+    'area.not_there' => [
+        '{surface} has no area “{area}”; the whole of it is used.',
+        'Give it an area of that name if the design is to lie in a part of it.',
+    ],
+    'area.in_use' => [
+        '“{area}” is what these designs are made for: {designs}.',
+        'Keep the area, or archive what is made for it first.',
+    ],
+    'area.rest_empty' => [
+        'Only “{area}” of {surface} is used; the rest of the surface shows nothing.',
+        'Make the design for the whole surface if more is to be shown.',
+    ],
+    'reflow.minimum_gone' => [
+        'A minimum of {min} px does not fit this surface and gives way.',
+        'Lower the minimum, or make a layout for this surface.',
+    ],
+    'reflow.gutter_gone' => [
+        'A gutter of {gutter} px does not fit this surface and is left out.',
+        'Make the gutter narrower, or make a layout for this surface.',
+    ],
+    'reflow.left_out' => [
+        '{px} px are not enough for every pane: {panes} are left out.',
+        'Make a layout for this surface, or choose a larger one.',
+    ],
     'length.text' => ['“{value}” is no length.', 'Write a number with px or %, for example -40px or 12.5%.'],
     'float.frame' => ['“{value}” is no frame.', 'Use canvas, pane: and a zone’s id, or panel: and a panel’s letter.'],
     'float.no_size' => ['A float of {value} would not be seen.', 'Give it a size above 0.'],
     'float.frame_unknown' => ['There is no frame “{frame}”.', 'Use canvas or one of: {known}.'],
-    'float.frame_gone' => ['What the float was held to is gone; it lies where it lay then.', 'Anchor it to the canvas or to another pane.'],
-    'float.partly_outside' => ['The float lies partly beyond the canvas.', 'Move it in, if nothing of it should be lost.'],
+    'float.frame_gone' => [
+        'What the float was held to is gone; it lies where it lay then.',
+        'Anchor it to the canvas or to another pane.',
+    ],
+    'float.partly_outside' => [
+        'The float lies partly beyond the canvas.',
+        'Move it in, if nothing of it should be lost.',
+    ],
     'float.outside' => ['The float lies wholly beyond the canvas: nobody will see it.', 'Move it in, or remove it.'],
-    'round.never_ends' => ['“{scene}” lasts until something else comes, so the scenes after it are never shown.', 'Give it a length, or take the others out of the round.'],
-    'scene.leader_gone' => ['“{scene}” lasts for the cycle of a zone that does not stand in it.', 'Choose another zone, or another length.'],
-    'zone.hidden' => ['{letter} lies wholly behind {over}: nobody will see it.', 'Bring it to the front, move it, or remove it.'],
-    'reflow.loosened' => ['A part of {size} does not fit this surface and takes a share instead.', 'Give the part a share (fr), or make a layout for this surface.'],
+    'round.never_ends' => [
+        '“{scene}” lasts until something else comes, so the scenes after it are never shown.',
+        'Give it a length, or take the others out of the round.',
+    ],
+    'scene.leader_gone' => [
+        '“{scene}” lasts for the cycle of a zone that does not stand in it.',
+        'Choose another zone, or another length.',
+    ],
+    'zone.hidden' => [
+        '{letter} lies wholly behind {over}: nobody will see it.',
+        'Bring it to the front, move it, or remove it.',
+    ],
+    'reflow.loosened' => [
+        'A part of {size} does not fit this surface and takes a share instead.',
+        'Give the part a share (fr), or make a layout for this surface.',
+    ],
 
     'document.zone_gone' => ['The zone is no longer there.', 'Look at what is there now, then choose a zone.'],
     'document.part_gone' => ['“{part}” is no longer part of the layout.', 'Look at what is there now, then try again.'],
     'document.scene_gone' => ['The scene is no longer in this design.', 'Open a scene that is there.'],
-    'document.layout_gone' => ['The scene has no layout for this orientation any more.', 'Make one, or go on with the layout that is there.'],
-    'document.layout_there' => ['The scene has a layout for the other orientation already.', 'Go on with it, or take it away first.'],
+    'document.layout_gone' => [
+        'The scene has no layout for this orientation any more.',
+        'Make one, or go on with the layout that is there.',
+    ],
+    'document.layout_there' => [
+        'The scene has a layout for the other orientation already.',
+        'Go on with it, or take it away first.',
+    ],
     'document.zone_twice' => ['The zone already stands here.', 'Choose another zone, or copy it.'],
-    'document.letter_taken' => ['The letter {letter} belongs to another zone, or was never given.', 'Leave the letter out, so that the next one is given.'],
+    'document.letter_taken' => [
+        'The letter {letter} belongs to another zone, or was never given.',
+        'Leave the letter out, so that the next one is given.',
+    ],
     'document.order' => ['The order does not name every scene once: {scenes}.', 'Name each scene once.'],
-    'document.round' => ['The round may hold each of these scenes once: {scenes}.', 'Name scenes of the design, each at most once.'],
+    'document.round' => [
+        'The round may hold each of these scenes once: {scenes}.',
+        'Name scenes of the design, each at most once.',
+    ],
     'scene.last_of_round' => ['“{scene}” is the only scene of the round.', 'Put another scene into the round first.'],
-    'scene.ground' => ['A ground is a colour or a picture, not {kind}.', 'Choose a colour or a picture; place anything else as a zone.'],
+    'scene.ground' => [
+        'A ground is a colour or a picture, not {kind}.',
+        'Choose a colour or a picture; place anything else as a zone.',
+    ],
     'float.gone' => ['The float is no longer in this layout.', 'Look at what is there now, then try again.'],
     'zone.letter' => ['“{letter}” is no letter of a zone.', 'Use A to Z, then AA and so on.'],
     'document.id_taken' => ['The id “{id}” is already in use.', 'Send the command with a new id.'],
-    'document.zone_unplaced' => ['Panes and zones do not match: {zones}.', 'Give every zone a pane in one of the layouts, and every pane a zone.'],
+    'document.zone_unplaced' => [
+        'Panes and zones do not match: {zones}.',
+        'Give every zone a pane in one of the layouts, and every pane a zone.',
+    ],
     'split.outside' => ['A split at {at} px would leave nothing on one side.', 'Split between {least} and {most} px.'],
-    'merge.no_neighbours' => ['{letter} has no such neighbour in its row or column.', 'Choose a neighbour that shares a whole side.'],
+    'merge.no_neighbours' => [
+        '{letter} has no such neighbour in its row or column.',
+        'Choose a neighbour that shares a whole side.',
+    ],
     'mullion.beyond' => ['{at} px is beyond where this line may go.', 'Keep it between {least} and {most} px.'],
     'clock.field' => ['“{field}” is no clock field.', 'Use: {known}; put plain text in single quotes.'],
     'clock.empty' => ['This pattern shows no time.', 'Add a field, for example HH:mm.'],
@@ -141,15 +344,43 @@ return [
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill, or merge it with a neighbour.'],
     'playlist.empty' => ['The playlist of {letter} has no enabled entry.', 'Add an entry or enable one.'],
-    'media.missing' => ['The file that {letter} shows is not in the Stock.', 'Choose another file, or add it to the Stock again.'],
-    'media.not_ready' => ['“{what}” in {letter} is still being looked at, or could not be read.', 'Wait for the Stock to finish; if it says “failed”, use another file.'],
-    'picture.stretched' => ['“{what}” in {letter} is stretched: its ratio is off by {percent} %.', 'Use contain or cover, or art in the ratio of the zone.'],
-    'picture.enlarged' => ['“{what}” in {letter} is drawn at {scale} times its own pixels and will look soft.', 'Use a larger file, or a smaller zone.'],
-    'picture.cut' => ['Cover cuts away {percent} % of “{what}” in {letter}.', 'Use contain, move the focal point, or art in the ratio of the zone.'],
-    'video.longer_than_slot' => ['“{what}” in {letter} lasts {video_s} s but its entry only {slot_s} s: its end is never seen.', 'Set the duration to “as long as its content”, or shorten the video.'],
-    'text.overflows' => ['The text of {letter} does not fit at {size} px.', 'Shorten it, let it wrap or shrink, or enlarge the zone.'],
-    'text.too_small' => ['The capitals of {letter} are {cap} px high; the farthest viewer needs {least} px.', 'Set the text larger, or say in the surface’s sheet that viewers stand nearer.'],
-    'text.approximate' => ['The width of the text in {letter} is an estimate: it has characters that {font} lacks, or marks, tabs, hyphenation points or several scripts.', 'Check it on the player, or write it without them.'],
+    'media.missing' => [
+        'The file that {letter} shows is not in the Stock.',
+        'Choose another file, or add it to the Stock again.',
+    ],
+    'media.not_ready' => [
+        '“{what}” in {letter} is still being looked at, or could not be read.',
+        'Wait for the Stock to finish; if it says “failed”, use another file.',
+    ],
+    'picture.stretched' => [
+        '“{what}” in {letter} is stretched: its ratio is off by {percent} %.',
+        'Use contain or cover, or art in the ratio of the zone.',
+    ],
+    'picture.enlarged' => [
+        '“{what}” in {letter} is drawn at {scale} times its own pixels and will look soft.',
+        'Use a larger file, or a smaller zone.',
+    ],
+    'picture.cut' => [
+        'Cover cuts away {percent} % of “{what}” in {letter}.',
+        'Use contain, move the focal point, or art in the ratio of the zone.',
+    ],
+    'video.longer_than_slot' => [
+        '“{what}” in {letter} lasts {video_s} s but its entry only {slot_s} s: its end is never seen.',
+        'Set the duration to “as long as its content”, or shorten the video.',
+    ],
+    'text.overflows' => [
+        'The text of {letter} does not fit at {size} px.',
+        'Shorten it, let it wrap or shrink, or enlarge the zone.',
+    ],
+    'text.too_small' => [
+        'The capitals of {letter} are {cap} px high; the farthest viewer needs {least} px.',
+        'Set the text larger, or say in the surface’s sheet that viewers stand nearer.',
+    ],
+    'text.approximate' => [
+        'The width of the text in {letter} is an estimate: it has characters that {font} lacks, or marks, tabs, '.
+            'hyphenation points or several scripts.',
+        'Check it on the player, or write it without them.',
+    ],
 
     'session.wrong' => ['The address or the password is wrong.', 'Check both and try again.'],
     'session.wait' => ['Too many wrong passwords for this address.', 'Wait {seconds} s, then try again.'],
@@ -159,18 +390,33 @@ return [
     'right.missing_at' => ['At {site} you may not do this ({right}).', 'Ask an administrator of the site for it.'],
     'address.absent' => ['There is no such {what}.', 'Check the address, or go back to the Elevation.'],
     'address.refused' => ['This cannot be asked here.', 'Check the address and the method.'],
-    'service.database_away' => ['The database cannot be reached.', 'Nothing is lost: it is sent again as soon as the database is back.'],
-    'service.fault' => ['Something went wrong on our side (number {number}).', 'Try again; if it stays, tell an administrator the number.'],
+    'service.database_away' => [
+        'The database cannot be reached.',
+        'Nothing is lost: it is sent again as soon as the database is back.',
+    ],
+    'service.fault' => [
+        'Something went wrong on our side (number {number}).',
+        'Try again; if it stays, tell an administrator the number.',
+    ],
     'document.changed_since' => ['{who} changed the same place while you worked.', 'Choose which version stays.'],
-    'undo.nothing' => ['There is nothing of yours to take back or do again.', 'Other people’s changes can be taken back only by them.'],
-    'undo.changed_since' => ['{who} has since changed the same place.', 'Look at what is there now; your earlier version stays in the history.'],
+    'undo.nothing' => [
+        'There is nothing of yours to take back or do again.',
+        'Other people’s changes can be taken back only by them.',
+    ],
+    'undo.changed_since' => [
+        '{who} has since changed the same place.',
+        'Look at what is there now; your earlier version stays in the history.',
+    ],
     'undo.impossible' => ['This cannot be taken back any more: {why}', 'Change it by hand.'],
     'stock.no_file' => ['No file came with the request.', 'Choose a file and send it again.'],
     'stock.upload_broken' => ['The file did not arrive whole: {why}', 'Send it again.'],
     'stock.empty' => ['“{name}” has 0 bytes.', 'Export the file again.'],
     'stock.type' => ['“{name}” is {mime} by its content, whatever its name says.', 'Use one of: {known}.'],
     'stock.unreadable' => ['The file cannot be read: {why}.', 'Export it again and add the new file.'],
-    'stock.side_too_long' => ['{width} × {height} px is beyond the {most} px that players can draw.', 'Scale it down so that no side is longer than {most} px.'],
+    'stock.side_too_long' => [
+        '{width} × {height} px is beyond the {most} px that players can draw.',
+        'Scale it down so that no side is longer than {most} px.',
+    ],
     'stock.in_use' => ['“{name}” is used in: {designs}.', 'Replace it there first.'],
     'release.revision' => ['The design has moved on to revision {revision}.', 'Look at it again, then release.'],
     'release.stopped' => ['Findings that stop this release: {count}.', 'Mend them; each finding leads to its place.'],

@@ -91,7 +91,13 @@ final readonly class Batch
             $labels[json_encode($label, \JSON_THROW_ON_ERROR)] = $label;
         }
 
-        return new Outcome($document, new self($inverses), Scopes::of()->and(...$reads), Scopes::of()->and(...$writes), array_values($labels));
+        return new Outcome(
+            $document,
+            new self($inverses),
+            Scopes::of()->and(...$reads),
+            Scopes::of()->and(...$writes),
+            array_values($labels),
+        );
     }
 
     /** @return list<array<string, mixed>> */

@@ -34,6 +34,12 @@ final readonly class Change
      */
     public function touching(Scopes $reads, Scopes $writes): self
     {
-        return new self($this->after, $this->inverse, $this->reads->and($reads), $this->writes->and($writes), $this->about);
+        return new self(
+            $this->after,
+            $this->inverse,
+            $this->reads->and($reads),
+            $this->writes->and($writes),
+            $this->about,
+        );
     }
 }

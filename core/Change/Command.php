@@ -7,8 +7,9 @@ namespace UpperPane\Core\Change;
 use UpperPane\Core\Base\Refusal;
 
 /**
- * A small named intent on ids with absolute values. "May I?" and "do it" are one function: it refuses or it is done. New ids
- * come inside the command. Each command's docblock says which refusals it may give beside those of its arguments.
+ * A small named intent on ids with absolute values. "May I?" and "do it" are one function: it refuses or it is done.
+ * New ids come inside the command. Each command's docblock says which refusals it may give beside those of its
+ * arguments.
  *
  * @template D of Document
  */
@@ -23,7 +24,10 @@ interface Command
      */
     public function apply(Document $document): Change;
 
-    /** What it sets, whole, so that a later command of the same target makes this one needless; null when it is no such thing. */
+    /**
+     * What it sets, whole, so that a later command of the same target makes this one needless; null when it is no such
+     * thing.
+     */
     public function target(): ?Scope;
 
     /** @return array{do: string, ...} as it is sent and stored, `do` first */

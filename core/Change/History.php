@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace UpperPane\Core\Change;
 
 /**
- * Who may do what on top of what was done: pure functions over steps. An undo cancels an edit, a redo cancels an undo; a step
- * *stands* when no standing step cancels it. What was done and cancelled again is as if it had never been.
+ * Who may do what on top of what was done: pure functions over steps. An undo cancels an edit, a redo cancels an undo;
+ * a step *stands* when no standing step cancels it. What was done and cancelled again is as if it had never been.
  */
 final class History
 {
     /**
-     * What others did since a batch's base that meets it: when empty, it may be applied on the head. Steps of the batch's own
-     * queue are left out: whoever made it had them in mind.
+     * What others did since a batch's base that meets it: when empty, it may be applied on the head. Steps of the
+     * batch's own queue are left out: whoever made it had them in mind.
      *
      * @param iterable<Step> $since steps after the base, in any order
      *
@@ -83,14 +83,17 @@ final class History
     {
         $touched = $target->reads->and($target->writes);
 
-        return array_values(array_filter(
-            self::standing($later),
-            static fn (Step $step) => $step->author !== $target->author && $step->writes->meets($touched),
-        ));
+        return array_values(
+            array_filter(
+                self::standing($later),
+                static fn (Step $step) => $step->author !== $target->author && $step->writes->meets($touched),
+            ),
+        );
     }
 
     /**
-     * Those that changed something that is still so: without what was cancelled within them, and without what cancelled it.
+     * Those that changed something that is still so: without what was cancelled within them, and without what cancelled
+     * it.
      *
      * @param iterable<Step> $steps
      *

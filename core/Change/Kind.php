@@ -8,8 +8,8 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
 /**
- * One kind of document: all that storing, editing, undoing and comparing needs to know of it. A document is stored as a head
- * and named parts, each a JSON text, so that an edit writes little.
+ * One kind of document: all that storing, editing, undoing and comparing needs to know of it. A document is stored as a
+ * head and named parts, each a JSON text, so that an edit writes little.
  *
  * @template D of Document
  */
@@ -19,8 +19,8 @@ interface Kind
     public function name(): string;
 
     /**
-     * Parts of this version, from parts of this one or an older one. Where they differ, the whole is written with the next change:
-     * what is the same in memory may lie elsewhere in the store.
+     * Parts of this version, from parts of this one or an older one. Where they differ, the whole is written with the
+     * next change: what is the same in memory may lie elsewhere in the store.
      *
      * @param array<string, string> $parts JSON by name
      *
@@ -56,8 +56,8 @@ interface Kind
     public function command(Input $input): Command;
 
     /**
-     * The JSON text of the head, under the name `head`, and of every part. Given the document before, parts that are the same
-     * object as there may be left out.
+     * The JSON text of the head, under the name `head`, and of every part. Given the document before, parts that are
+     * the same object as there may be left out.
      *
      * @param D  $document
      * @param ?D $before

@@ -14,10 +14,16 @@ final readonly class Outcome
     /**
      * @param D                                                   $after
      * @param Batch<D>                                            $inverse
-     * @param list<array{code: string, about: array<string, string>}> $labels what was done, for the history's words: each once
+     * @param list<array{code: string, about: array<string, string>}> $labels what was done, for the history's words:
+     *     each once
      */
-    public function __construct(public Document $after, public Batch $inverse, public Scopes $reads, public Scopes $writes, public array $labels)
-    {
+    public function __construct(
+        public Document $after,
+        public Batch $inverse,
+        public Scopes $reads,
+        public Scopes $writes,
+        public array $labels,
+    ) {
     }
 
     /** All that must be as it was for this batch to mean the same. */

@@ -16,7 +16,9 @@ final readonly class Scope
 
     public static function of(string ...$path): self
     {
-        return new self(implode('/', array_map(static fn (string $name) => strtr($name, ['~' => '~0', '/' => '~1']), $path)));
+        return new self(
+            implode('/', array_map(static fn (string $name) => strtr($name, ['~' => '~0', '/' => '~1']), $path)),
+        );
     }
 
     /** From {@see toText()}. */
@@ -34,7 +36,10 @@ final readonly class Scope
     /** @return non-empty-list<string> */
     public function path(): array
     {
-        return array_map(static fn (string $name) => strtr($name, ['~1' => '/', '~0' => '~']), explode('/', $this->text));
+        return array_map(
+            static fn (string $name) => strtr($name, ['~1' => '/', '~0' => '~']),
+            explode('/', $this->text),
+        );
     }
 
     public function toText(): string

@@ -30,7 +30,9 @@ final readonly class Scopes
 
     public function and(self ...$others): self
     {
-        return new self($this->texts + array_merge([], ...array_map(static fn (self $other) => $other->texts, $others)));
+        $theirs = array_map(static fn (self $other) => $other->texts, $others);
+
+        return new self($this->texts + array_merge([], ...$theirs));
     }
 
     /** Whether any scope of one lies at, above or below one of the other. */
@@ -50,7 +52,10 @@ final readonly class Scopes
         }
         $shared = [];
         foreach ($this->texts as $text => $_) {
-            $below = array_filter(self::prefixes((string) $text), static fn (string $prefix) => isset($other->texts[$prefix]));
+            $below = array_filter(
+                self::prefixes((string) $text),
+                static fn (string $prefix) => isset($other->texts[$prefix]),
+            );
             if (isset($above[$text]) || $below !== []) {
                 $shared[$text] = true;
             }

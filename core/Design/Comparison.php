@@ -9,8 +9,8 @@ use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Geometry\Rect;
 
 /**
- * What two versions of a design say of the things that were touched: zones with their fill and where they lie in a layout, scenes
- * with their fields, and the design's own fields.
+ * What two versions of a design say of the things that were touched: zones with their fill and where they lie in a
+ * layout, scenes with their fields, and the design's own fields.
  */
 final class Comparison
 {
@@ -24,8 +24,17 @@ final class Comparison
                 $key = "$what $id";
                 $lines[$key] ??= match ($what) {
                     'zone' => self::zone($theirs, $mine, $id, $scene, $turned),
-                    'scene' => ['what' => 'scene', 'id' => $id, 'theirs' => self::scene($theirs, $id), 'yours' => self::scene($mine, $id)],
-                    default => ['what' => $what, 'theirs' => $theirs->headArray()[$what] ?? null, 'yours' => $mine->headArray()[$what] ?? null],
+                    'scene' => [
+                        'what' => 'scene',
+                        'id' => $id,
+                        'theirs' => self::scene($theirs, $id),
+                        'yours' => self::scene($mine, $id),
+                    ],
+                    default => [
+                        'what' => $what,
+                        'theirs' => $theirs->headArray()[$what] ?? null,
+                        'yours' => $mine->headArray()[$what] ?? null,
+                    ],
                 };
             }
         }
@@ -52,9 +61,12 @@ final class Comparison
         if (!in_array($side, LayoutAt::NAMES, true)) {
             return [['scene', $id, null, false]];
         }
-        $zones = $part !== '' && (isset($theirs->zones[$part]) || isset($mine->zones[$part]))
-            ? [$part]
-            : ($kind === '' || $kind === 'rect' && $part === '' ? ($theirs->scenes[$id] ?? $mine->scenes[$id] ?? null)?->zones() ?? [] : []);
+        $zones =
+            $part !== '' && (isset($theirs->zones[$part]) || isset($mine->zones[$part]))
+                ? [$part]
+                : ($kind === '' || ($kind === 'rect' && $part === '')
+                    ? ($theirs->scenes[$id] ?? ($mine->scenes[$id] ?? null))?->zones() ?? []
+                    : []);
 
         return array_map(static fn (string $zone) => ['zone', $zone, $id, $turned], $zones);
     }
@@ -62,15 +74,23 @@ final class Comparison
     /** @return array<string, mixed> */
     private static function zone(Design $theirs, Design $mine, string $id, ?string $scene, bool $turned): array
     {
-        $letter = ($theirs->zones[$id] ?? $mine->zones[$id] ?? null)?->letter() ?? '';
+        $letter = ($theirs->zones[$id] ?? ($mine->zones[$id] ?? null))?->letter() ?? '';
         $scene ??= array_key_first(array_filter($theirs->scenes, static fn (Scene $one) => $one->holds($id))) ?? '';
         $side = static function (Design $design) use ($id, $scene, $turned): ?array {
             $zone = $design->zones[$id] ?? null;
 
-            return $zone === null ? null : $zone->toArray() + ['rect' => self::rect($design, (string) $scene, $turned, $id)?->toArray()];
+            return $zone === null
+                ? null
+                : $zone->toArray() + ['rect' => self::rect($design, (string) $scene, $turned, $id)?->toArray()];
         };
 
-        return ['what' => 'zone', 'zone' => $id, 'letter' => $letter, 'theirs' => $side($theirs), 'yours' => $side($mine)];
+        return [
+            'what' => 'zone',
+            'zone' => $id,
+            'letter' => $letter,
+            'theirs' => $side($theirs),
+            'yours' => $side($mine),
+        ];
     }
 
     private static function rect(Design $design, string $scene, bool $turned, string $zone): ?Rect
@@ -89,6 +109,13 @@ final class Comparison
     {
         $scene = $design->scenes[$id] ?? null;
 
-        return $scene === null ? null : ['name' => $scene->name, 'length' => $scene->length->toArray(), 'ground' => $scene->ground->toArray(), 'transition' => $scene->transition->toArray()];
+        return $scene === null
+            ? null
+            : [
+                'name' => $scene->name,
+                'length' => $scene->length->toArray(),
+                'ground' => $scene->ground->toArray(),
+                'transition' => $scene->transition->toArray(),
+            ];
     }
 }

@@ -16,9 +16,9 @@ use UpperPane\Core\Layout\ReflowScale;
 use UpperPane\Core\Layout\Sizing;
 
 /**
- * The whole work for a kind of surface: a canvas in px with its physical size in µm, zones, and the scenes they stand in. Every
- * zone stands in at least one layout, and every zone of a layout is there. The round is never empty; its first scene is the
- * rest scene. Immutable; only commands make a new one.
+ * The whole work for a kind of surface: a canvas in px with its physical size in µm, zones, and the scenes they stand
+ * in. Every zone stands in at least one layout, and every zone of a layout is there. The round is never empty; its
+ * first scene is the rest scene. Immutable; only commands make a new one.
  */
 final readonly class Design implements Document
 {
@@ -46,11 +46,29 @@ final readonly class Design implements Document
     }
 
     /** One scene with one empty pane, A. */
-    public static function fresh(string $name, Size $canvas, int $widthUm, int $heightUm, string $sceneId, string $zoneId, string $sceneName): self
-    {
+    public static function fresh(
+        string $name,
+        Size $canvas,
+        int $widthUm,
+        int $heightUm,
+        string $sceneId,
+        string $zoneId,
+        string $sceneName,
+    ): self {
         $scene = Scene::fresh($sceneId, $sceneName, Layout::of(new Pane($zoneId, PartSize::fr(1))));
 
-        return new self($name, $canvas, $widthUm, $heightUm, 1, ReflowScale::ShortSide, [$zoneId => Zone::fresh($zoneId, Letters::at(0))], [$sceneId => $scene], [$sceneId], [$sceneId]);
+        return new self(
+            $name,
+            $canvas,
+            $widthUm,
+            $heightUm,
+            1,
+            ReflowScale::ShortSide,
+            [$zoneId => Zone::fresh($zoneId, Letters::at(0))],
+            [$sceneId => $scene],
+            [$sceneId],
+            [$sceneId],
+        );
     }
 
     /**
@@ -139,7 +157,10 @@ final readonly class Design implements Document
         return $this->with(['scenes' => array_replace($this->scenes, [$scene->id => $scene])]);
     }
 
-    /** @param array{name?: string, lettersUsed?: int, reflow?: ReflowScale, zones?: array<string, Zone>, scenes?: array<string, Scene>, order?: list<string>, round?: list<string>} $set */
+    /**
+     * @param array{name?: string, lettersUsed?: int, reflow?: ReflowScale, zones?: array<string, Zone>,
+     *     scenes?: array<string, Scene>, order?: list<string>, round?: list<string>} $set
+     */
     public function with(array $set): self
     {
         return new self(

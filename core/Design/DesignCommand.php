@@ -9,7 +9,8 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Command;
 
 /**
- * A command on a design. Its `NAME` is what it is sent and stored by; it is registered by one line in {@see DesignCommands}.
+ * A command on a design. Its `NAME` is what it is sent and stored by; it is registered by one line in {@see
+ * DesignCommands}.
  *
  * @extends Command<Design>
  */

@@ -46,7 +46,11 @@ final class DesignKind implements Kind
             }
         }
 
-        return Design::assembled(Input::of(json_decode($parts[self::HEAD], true, 16, \JSON_THROW_ON_ERROR)), $zones, $scenes);
+        return Design::assembled(
+            Input::of(json_decode($parts[self::HEAD], true, 16, \JSON_THROW_ON_ERROR)),
+            $zones,
+            $scenes,
+        );
     }
 
     public function read(Input $input): Design
@@ -61,7 +65,12 @@ final class DesignKind implements Kind
 
     public function parts(Document $document, ?Document $before = null): array
     {
-        $parts = [self::HEAD => json_encode($document->headArray(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)];
+        $parts = [
+            self::HEAD => json_encode(
+                $document->headArray(),
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+            ),
+        ];
         foreach ($document->zones as $id => $zone) {
             $same = ($before->zones[$id] ?? null) === $zone;
             $parts += $same ? [] : [self::ZONE.$id => $zone->toJson()];

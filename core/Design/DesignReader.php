@@ -8,7 +8,10 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 
-/** A whole design from untrusted JSON: everything is checked, also that zones, letters, layouts, order and round belong together. */
+/**
+ * A whole design from untrusted JSON: everything is checked, also that zones, letters, layouts, order and round belong
+ * together.
+ */
 final class DesignReader
 {
     /** @throws Refusal with the place of the first fault */
@@ -33,7 +36,11 @@ final class DesignReader
     private static function checkScenes(Design $design, string $path): void
     {
         $ids = array_map(strval(...), array_keys($design->scenes));
-        if (array_diff($design->order, $ids) !== [] || count(array_unique($design->order)) !== count($ids) || count($design->order) !== count($ids)) {
+        if (
+            array_diff($design->order, $ids) !== []
+            || count(array_unique($design->order)) !== count($ids)
+            || count($design->order) !== count($ids)
+        ) {
             throw Refusal::because('document.order', "$path/order", ['scenes' => $ids]);
         }
         if (array_diff($design->round, $ids) !== [] || $design->round !== array_values(array_unique($design->round))) {
@@ -48,7 +55,10 @@ final class DesignReader
 
     private static function checkZones(Design $design, string $path): void
     {
-        $standing = array_merge([], ...array_map(static fn (Scene $scene) => $scene->zones(), array_values($design->scenes)));
+        $standing = array_merge(
+            [],
+            ...array_map(static fn (Scene $scene) => $scene->zones(), array_values($design->scenes)),
+        );
         $ids = array_map(strval(...), array_keys($design->zones));
         $loose = array_values(array_unique([...array_diff($ids, $standing), ...array_diff($standing, $ids)]));
         if ($loose !== []) {
@@ -62,7 +72,9 @@ final class DesignReader
         foreach ($design->zones as $zone) {
             $letter = $zone->letter();
             if (isset($seen[$letter]) || Letters::index($letter) >= $design->lettersUsed) {
-                throw Refusal::because('document.letter_taken', "$path/zones/{$zone->id}/letter", ['letter' => $letter]);
+                throw Refusal::because('document.letter_taken', "$path/zones/{$zone->id}/letter", [
+                    'letter' => $letter,
+                ]);
             }
             $seen[$letter] = true;
         }

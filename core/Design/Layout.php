@@ -13,7 +13,10 @@ use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Layout\Tree;
 
-/** One arrangement of zones on a canvas: a glazing, and floats above it, back to front. It is resolved once and carries the result. */
+/**
+ * One arrangement of zones on a canvas: a glazing, and floats above it, back to front. It is resolved once and carries
+ * the result.
+ */
 final class Layout
 {
     private ?Glazing $resolved = null;
@@ -36,7 +39,10 @@ final class Layout
     public static function parse(Input $input): self
     {
         $input->keys(['glazing', 'floats']);
-        $layout = new self(GlazingReader::read($input->child('glazing')), array_map(FloatPlace::parse(...), $input->list('floats', 200)));
+        $layout = new self(
+            GlazingReader::read($input->child('glazing')),
+            array_map(FloatPlace::parse(...), $input->list('floats', 200)),
+        );
         $layout->refuseTwins($input->path);
 
         return $layout;
@@ -46,7 +52,10 @@ final class Layout
     public static function stored(array $raw): self
     {
         /** @var array{glazing: array<string, mixed>, floats: list<array<string, mixed>>} $raw */
-        return new self(GlazingReader::stored($raw['glazing']), array_map(static fn (array $float) => FloatPlace::parse(Input::of($float)), $raw['floats']));
+        return new self(
+            GlazingReader::stored($raw['glazing']),
+            array_map(static fn (array $float) => FloatPlace::parse(Input::of($float)), $raw['floats']),
+        );
     }
 
     /** @throws Refusal `document.zone_twice` */
@@ -62,7 +71,10 @@ final class Layout
     /** @return list<string> every zone that stands in it: panes in tree order, then floats */
     public function zones(): array
     {
-        return $this->zones ??= [...$this->tree->paneIds(), ...array_map(static fn (FloatPlace $float) => $float->zone, $this->floats)];
+        return $this->zones ??= [
+            ...$this->tree->paneIds(),
+            ...array_map(static fn (FloatPlace $float) => $float->zone, $this->floats),
+        ];
     }
 
     public function holds(string $zone): bool
@@ -94,7 +106,10 @@ final class Layout
             return $this;
         }
 
-        return new self(Tree::renamed($this->tree, $from, $to), array_map(static fn (FloatPlace $float) => $float->exchanged($from, $to), $this->floats));
+        return new self(
+            Tree::renamed($this->tree, $from, $to),
+            array_map(static fn (FloatPlace $float) => $float->exchanged($from, $to), $this->floats),
+        );
     }
 
     public function withTree(Part $tree): self
@@ -114,6 +129,9 @@ final class Layout
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['glazing' => $this->tree->toArray(true), 'floats' => array_map(static fn (FloatPlace $float) => $float->toArray(), $this->floats)];
+        return [
+            'glazing' => $this->tree->toArray(true),
+            'floats' => array_map(static fn (FloatPlace $float) => $float->toArray(), $this->floats),
+        ];
     }
 }

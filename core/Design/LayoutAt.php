@@ -17,8 +17,9 @@ use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Layout\Split;
 
 /**
- * One layout of a scene with the canvas it is made for: the design's own, or the one for the other orientation, whose canvas
- * is the design's with width and height exchanged. Commands name it by two fields, `scene` and `layout` (`own` or `turned`).
+ * One layout of a scene with the canvas it is made for: the design's own, or the one for the other orientation, whose
+ * canvas is the design's with width and height exchanged. Commands name it by two fields, `scene` and `layout` (`own`
+ * or `turned`).
  */
 final readonly class LayoutAt
 {
@@ -26,8 +27,12 @@ final readonly class LayoutAt
     public const TURNED = 'turned';
     public const NAMES = [self::OWN, self::TURNED];
 
-    private function __construct(public Design $design, public Scene $scene, public bool $turned, public Layout $layout)
-    {
+    private function __construct(
+        public Design $design,
+        public Scene $scene,
+        public bool $turned,
+        public Layout $layout,
+    ) {
     }
 
     /** @throws Refusal `document.scene_gone`, `document.layout_gone` */
@@ -35,13 +40,22 @@ final readonly class LayoutAt
     {
         $scene = $design->scene($sceneId);
 
-        return new self($design, $scene, $turned, $scene->layout($turned) ?? throw Refusal::because('document.layout_gone', '/layout'));
+        return new self(
+            $design,
+            $scene,
+            $turned,
+            $scene->layout($turned) ?? throw Refusal::because('document.layout_gone', '/layout'),
+        );
     }
 
     /** The layout that is made for a canvas of this orientation; the own one when there is no other. */
     public static function suiting(Design $design, Scene $scene, Size $canvas): self
     {
-        return self::of($design, $scene->id, $scene->turned !== null && $canvas->isPortrait() !== $design->canvas->isPortrait());
+        return self::of(
+            $design,
+            $scene->id,
+            $scene->turned !== null && $canvas->isPortrait() !== $design->canvas->isPortrait(),
+        );
     }
 
     /** @return array{string, bool} scene and whether it is the turned one, from a command's fields */
@@ -90,7 +104,8 @@ final readonly class LayoutAt
      *
      * @param array<string, Zone> $coming    that the design does not have yet
      *
-     * @throws Refusal what {@see Glazing::resolve()} refuses; `document.zone_twice`, `document.zone_unplaced`, `document.letter_taken`
+     * @throws Refusal what {@see Glazing::resolve()} refuses; `document.zone_twice`, `document.zone_unplaced`,
+     *     `document.letter_taken`
      */
     public function put(Part $tree, array $coming = [], int $lettersTaken = 0): LayoutPut
     {
@@ -139,11 +154,16 @@ final readonly class LayoutAt
         return $this->scope()->below('rect', $part);
     }
 
-    /** @return list<Scope> where a split and all its parts lie, and what they are: what a change of lengths in it depends on */
+    /**
+     * @return list<Scope> where a split and all its parts lie, and what they are: what a change of lengths in it
+     *     depends on
+     */
     public function geometry(Split $split): array
     {
         return [
-            $this->rect($split->id()), $this->parts($split->id()), $this->gutter($split->id()),
+            $this->rect($split->id()),
+            $this->parts($split->id()),
+            $this->gutter($split->id()),
             ...array_map(fn (Part $part) => $this->rect($part->id()), $split->parts),
         ];
     }
@@ -162,6 +182,9 @@ final readonly class LayoutAt
     /** @return list<Zone> zones of the scene that this layout leaves out */
     public function missing(): array
     {
-        return array_map($this->design->zone(...), array_values(array_diff($this->scene->zones(), $this->layout->zones())));
+        return array_map(
+            $this->design->zone(...),
+            array_values(array_diff($this->scene->zones(), $this->layout->zones())),
+        );
     }
 }

@@ -21,11 +21,16 @@ final readonly class LayoutPut
 
     /**
      * @param array<string, Zone> $gone     zones that stand nowhere any more
-     * @param list<FloatPlace>    $unhooked floats as they were, whose pane is gone; they lie where they lay, held to the canvas
-     * @param Scopes              $touched  zones that came and went, floats that were unhooked, parts that lie elsewhere
+     * @param list<FloatPlace> $unhooked floats as they were, whose pane is gone; they lie where they lay, held to the
+     *     canvas
+     * @param Scopes $touched zones that came and went, floats that were unhooked, parts that lie elsewhere
      */
-    private function __construct(public Design $after, public array $gone, public array $unhooked, public Scopes $touched)
-    {
+    private function __construct(
+        public Design $after,
+        public array $gone,
+        public array $unhooked,
+        public Scopes $touched,
+    ) {
     }
 
     /** @param array<string, Zone> $coming */
@@ -42,11 +47,16 @@ final readonly class LayoutPut
         }
         [$design, $gone] = self::cleared($design, array_diff($at->layout->zones(), $layout->zones()));
 
-        return new self($design, $gone, $unhooked, Scopes::of(
-            ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($coming + $gone)),
-            ...array_map(static fn (FloatPlace $float) => $at->float($float->zone), $unhooked),
-            ...self::moved($at, $at->glazing(), $glazing),
-        ));
+        return new self(
+            $design,
+            $gone,
+            $unhooked,
+            Scopes::of(
+                ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($coming + $gone)),
+                ...array_map(static fn (FloatPlace $float) => $at->float($float->zone), $unhooked),
+                ...self::moved($at, $at->glazing(), $glazing),
+            ),
+        );
     }
 
     /**
@@ -68,7 +78,10 @@ final readonly class LayoutPut
      */
     public static function cleared(Design $design, array $candidates): array
     {
-        $gone = array_filter(array_intersect_key($design->zones, array_flip($candidates)), static fn (Zone $zone) => !$design->stands($zone->id));
+        $gone = array_filter(
+            array_intersect_key($design->zones, array_flip($candidates)),
+            static fn (Zone $zone) => !$design->stands($zone->id),
+        );
 
         return [$gone === [] ? $design : $design->with(['zones' => array_diff_key($design->zones, $gone)]), $gone];
     }
@@ -88,13 +101,19 @@ final readonly class LayoutPut
             if (isset($design->zones[$id])) {
                 throw Refusal::because('document.id_taken', '/zones', ['id' => (string) $id]);
             }
-            if (in_array($zone->letter(), $letters, true) || Letters::index($zone->letter()) >= $design->lettersUsed + $lettersTaken) {
+            if (
+                in_array($zone->letter(), $letters, true)
+                || Letters::index($zone->letter()) >= $design->lettersUsed + $lettersTaken
+            ) {
                 throw Refusal::because('document.letter_taken', '/zones', ['letter' => $zone->letter()]);
             }
             $letters[] = $zone->letter();
         }
 
-        return $design->with(['zones' => $design->zones + $coming, 'lettersUsed' => $design->lettersUsed + $lettersTaken]);
+        return $design->with([
+            'zones' => $design->zones + $coming,
+            'lettersUsed' => $design->lettersUsed + $lettersTaken,
+        ]);
     }
 
     /** @return array{Layout, list<FloatPlace>} */
@@ -120,9 +139,13 @@ final readonly class LayoutPut
     {
         $rects = static fn (Glazing $glazing): array => $glazing->panes + $glazing->splits;
         [$old, $new] = [$rects($before), $rects($after)];
-        $moved = array_filter($old + $new, static function (Rect $_, int|string $id) use ($old, $new): bool {
-            return !isset($old[$id], $new[$id]) || !$old[$id]->equals($new[$id]);
-        }, \ARRAY_FILTER_USE_BOTH);
+        $moved = array_filter(
+            $old + $new,
+            static function (Rect $_, int|string $id) use ($old, $new): bool {
+                return !isset($old[$id], $new[$id]) || !$old[$id]->equals($new[$id]);
+            },
+            \ARRAY_FILTER_USE_BOTH,
+        );
 
         return count($moved) > self::MOST_NAMED
             ? [$at->scope()->below('rect')]

@@ -14,8 +14,8 @@ use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Design\Fill\Transition;
 
 /**
- * One arrangement that is on screen at a time: a layout for the design's own canvas and maybe one for the other orientation, a
- * ground behind everything, a length, and how it enters.
+ * One arrangement that is on screen at a time: a layout for the design's own canvas and maybe one for the other
+ * orientation, a ground behind everything, a length, and how it enters.
  */
 final readonly class Scene
 {
@@ -32,7 +32,15 @@ final readonly class Scene
 
     public static function fresh(string $id, string $name, Layout $own): self
     {
-        return new self($id, $name, $own, null, ColourFill::of(Colour::ofNothing()), SceneLength::open(), Transition::cut());
+        return new self(
+            $id,
+            $name,
+            $own,
+            null,
+            ColourFill::of(Colour::ofNothing()),
+            SceneLength::open(),
+            Transition::cut(),
+        );
     }
 
     /** @throws Refusal with the place of the first fault */
@@ -72,7 +80,9 @@ final readonly class Scene
     /** @return list<string> zones that stand in any of its layouts, each once */
     public function zones(): array
     {
-        return $this->turned === null ? $this->own->zones() : array_values(array_unique([...$this->own->zones(), ...$this->turned->zones()]));
+        return $this->turned === null
+            ? $this->own->zones()
+            : array_values(array_unique([...$this->own->zones(), ...$this->turned->zones()]));
     }
 
     public function holds(string $zone): bool
@@ -82,10 +92,15 @@ final readonly class Scene
 
     public function withLayout(bool $turned, ?Layout $layout): self
     {
-        return $turned ? $this->with(['turned' => $layout]) : $this->with(['own' => $layout ?? throw new \LogicException('A scene has a layout of its own.')]);
+        return $turned
+            ? $this->with(['turned' => $layout])
+            : $this->with(['own' => $layout ?? throw new \LogicException('A scene has a layout of its own.')]);
     }
 
-    /** @param array{name?: string, own?: Layout, turned?: ?Layout, ground?: Fill, length?: SceneLength, transition?: Transition} $set */
+    /**
+     * @param array{name?: string, own?: Layout, turned?: ?Layout, ground?: Fill, length?: SceneLength,
+     *     transition?: Transition} $set
+     */
     public function with(array $set): self
     {
         return new self(
@@ -109,7 +124,8 @@ final readonly class Scene
     {
         return [
             'name' => $this->name,
-            'layouts' => ['own' => $this->own->toArray()] + ($this->turned === null ? [] : ['turned' => $this->turned->toArray()]),
+            'layouts' => ['own' => $this->own->toArray()] +
+                ($this->turned === null ? [] : ['turned' => $this->turned->toArray()]),
             'ground' => $this->ground->toArray(),
             'length' => $this->length->toArray(),
             'transition' => $this->transition->toArray(),

@@ -8,8 +8,8 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Time\Cycles;
 
 /**
- * How long a scene lasts (model §6): a number of ms, its leader's cycle, its longest cycle, or until something else comes, which
- * makes sense only alone in the round.
+ * How long a scene lasts (model §6): a number of ms, its leader's cycle, its longest cycle, or until something else
+ * comes, which makes sense only alone in the round.
  */
 final readonly class SceneLength
 {
@@ -35,18 +35,23 @@ final readonly class SceneLength
     public static function parse(Input $input): self
     {
         $kind = (string) $input->choice('kind', [self::OPEN, self::MS, self::LEADER, self::LONGEST]);
-        $input->keys(['kind', ...($kind === self::MS ? ['ms'] : []), ...($kind === self::LEADER ? ['zone'] : [])]);
+        $input->keys(['kind', ...$kind === self::MS ? ['ms'] : [], ...$kind === self::LEADER ? ['zone'] : []]);
 
-        return new self($kind, $kind === self::MS ? $input->int('ms', 1, Cycles::HORIZON_MS) : 0, $kind === self::LEADER ? $input->id('zone') : '');
+        return new self(
+            $kind,
+            $kind === self::MS ? $input->int('ms', 1, Cycles::HORIZON_MS) : 0,
+            $kind === self::LEADER ? $input->id('zone') : '',
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['kind' => $this->kind] + match ($this->kind) {
-            self::MS => ['ms' => $this->ms],
-            self::LEADER => ['zone' => $this->leader],
-            default => [],
-        };
+        return ['kind' => $this->kind] +
+            match ($this->kind) {
+                self::MS => ['ms' => $this->ms],
+                self::LEADER => ['zone' => $this->leader],
+                default => [],
+            };
     }
 }

@@ -5,14 +5,24 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design;
 
 /**
- * Brings designs and commands that were stored in an older version up to this one, a step per version. Version 1 had zones inside
- * their one scene, a second glazing under `turned`, and commands that named a layout by the scene's id with `.turned` behind it.
+ * Brings designs and commands that were stored in an older version up to this one, a step per version. Version 1 had
+ * zones inside their one scene, a second glazing under `turned`, and commands that named a layout by the scene's id
+ * with `.turned` behind it.
  */
 final class Upgrade
 {
     private const TURNED = '.turned';
     private const ZONE_COMMANDS = ['fill.set', 'zone.name', 'entry.add', 'entry.remove', 'entry.move', 'entry.set'];
-    private const LAYOUT_COMMANDS = ['pane.split', 'pane.merge', 'pane.span', 'mullion.move', 'part.size', 'sizes.set', 'split.gutter', 'glazing.put'];
+    private const LAYOUT_COMMANDS = [
+        'pane.split',
+        'pane.merge',
+        'pane.span',
+        'mullion.move',
+        'part.size',
+        'sizes.set',
+        'split.gutter',
+        'glazing.put',
+    ];
 
     /**
      * @param array<string, string> $parts JSON by name
@@ -39,7 +49,11 @@ final class Upgrade
             $new[$name] = self::json(self::scene($scene));
         }
 
-        return ['head' => self::json(['version' => 2, 'order' => $order, 'round' => $order] + $head + ['reflow' => 'short_side'])] + $new;
+        return [
+            'head' => self::json(
+                ['version' => 2, 'order' => $order, 'round' => $order] + $head + ['reflow' => 'short_side'],
+            ),
+        ] + $new;
     }
 
     /**
@@ -58,9 +72,19 @@ final class Upgrade
         $scenes = $design['scenes'];
         $order = array_map(strval(...), array_keys($scenes));
 
-        return ['version' => 2, 'order' => $order, 'round' => $order, 'scenes' => array_map(self::scene(...), $scenes)]
-            + array_diff_key($design, ['scenes' => 0])
-            + ['reflow' => 'short_side', 'zones' => array_merge([], ...array_map(static fn (array $scene) => (array) $scene['zones'], array_values($scenes)))];
+        return [
+            'version' => 2,
+            'order' => $order,
+            'round' => $order,
+            'scenes' => array_map(self::scene(...), $scenes),
+        ] +
+            array_diff_key($design, ['scenes' => 0]) + [
+                'reflow' => 'short_side',
+                'zones' => array_merge(
+                    [],
+                    ...array_map(static fn (array $scene) => (array) $scene['zones'], array_values($scenes)),
+                ),
+            ];
     }
 
     /**
@@ -78,14 +102,19 @@ final class Upgrade
         }
         if (in_array($command['do'], self::LAYOUT_COMMANDS, true) && !isset($command['layout'])) {
             $turned = str_ends_with($scene, self::TURNED);
-            $command = ['scene' => $turned ? substr($scene, 0, -strlen(self::TURNED)) : $scene, 'layout' => $turned ? 'turned' : 'own'] + $command;
+            $command =
+                [
+                    'scene' => $turned ? substr($scene, 0, -strlen(self::TURNED)) : $scene,
+                    'layout' => $turned ? 'turned' : 'own',
+                ] + $command;
         }
         if ($command['do'] === 'glazing.put') {
             // A zone that goes was written as null; now it goes by itself when it stands nowhere.
             $command['zones'] = array_filter((array) $command['zones'], static fn (mixed $zone) => $zone !== null);
         }
         if ($command['do'] === 'layout.put' && array_key_exists('glazing', $command)) {
-            $command['content'] = $command['glazing'] === null ? null : ['glazing' => $command['glazing'], 'floats' => []];
+            $command['content'] =
+                $command['glazing'] === null ? null : ['glazing' => $command['glazing'], 'floats' => []];
             unset($command['glazing']);
         }
 
@@ -118,7 +147,8 @@ final class Upgrade
 
         return [
             'name' => $scene['name'] === '' ? '–' : $scene['name'],
-            'layouts' => ['own' => $layout($scene['glazing'])] + (isset($scene['turned']) ? ['turned' => $layout($scene['turned'])] : []),
+            'layouts' => ['own' => $layout($scene['glazing'])] +
+                (isset($scene['turned']) ? ['turned' => $layout($scene['turned'])] : []),
             'ground' => ['kind' => 'colour', 'colour' => '#0C1216'],
             'length' => ['kind' => 'open'],
             'transition' => ['kind' => 'cut', 'ms' => 0],

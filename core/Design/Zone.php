@@ -12,9 +12,9 @@ use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\FillReader;
 
 /**
- * A zone of a design: its letter for life, an optional name, what it shows, and whether it runs on from the site's midnight
- * instead of starting with its scene. A zone from the store is read when it is asked for: an edit of one among eight hundred
- * should not pay for the others.
+ * A zone of a design: its letter for life, an optional name, what it shows, and whether it runs on from the site's
+ * midnight instead of starting with its scene. A zone from the store is read when it is asked for: an edit of one among
+ * eight hundred should not pay for the others.
  */
 final class Zone
 {
@@ -39,9 +39,17 @@ final class Zone
     {
         $input->keys(['letter', 'name', 'runs_on', 'fill']);
         $letter = $input->text('letter', 4, 1);
-        Letters::index($letter) ?? throw Refusal::because('zone.letter', $input->pathTo('letter'), ['letter' => $letter]);
+        Letters::index($letter) ??
+            throw Refusal::because('zone.letter', $input->pathTo('letter'), ['letter' => $letter]);
 
-        return new self($id, null, $letter, $input->text('name', 80), $input->has('runs_on') && $input->bool('runs_on'), FillReader::read($input->child('fill')));
+        return new self(
+            $id,
+            null,
+            $letter,
+            $input->text('name', 80),
+            $input->has('runs_on') && $input->bool('runs_on'),
+            FillReader::read($input->child('fill')),
+        );
     }
 
     /** One that will get its letter when it comes into a design. */
@@ -49,7 +57,14 @@ final class Zone
     {
         $input->keys(['name', 'runs_on', 'fill']);
 
-        return new self($id, null, '', $input->text('name', 80), $input->has('runs_on') && $input->bool('runs_on'), FillReader::read($input->child('fill')));
+        return new self(
+            $id,
+            null,
+            '',
+            $input->text('name', 80),
+            $input->has('runs_on') && $input->bool('runs_on'),
+            FillReader::read($input->child('fill')),
+        );
     }
 
     /** @param string $json from {@see toJson()} */
@@ -102,7 +117,9 @@ final class Zone
     /** Whether it refers to a medium or another thing by this id. */
     public function mentions(string $id): bool
     {
-        return $this->json !== null && $this->fill === null ? str_contains($this->json, $id) : in_array($id, $this->fill()->mediaIds(), true);
+        return $this->json !== null && $this->fill === null
+            ? str_contains($this->json, $id)
+            : in_array($id, $this->fill()->mediaIds(), true);
     }
 
     public function equals(self $other): bool
@@ -113,19 +130,29 @@ final class Zone
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['letter' => $this->letter(), 'name' => $this->name] + ($this->runsOn ? ['runs_on' => true] : []) + ['fill' => $this->fill()->toArray()];
+        return ['letter' => $this->letter(), 'name' => $this->name] +
+            ($this->runsOn ? ['runs_on' => true] : []) + ['fill' => $this->fill()->toArray()];
     }
 
     public function toJson(): string
     {
-        return $this->json ?? json_encode($this->toArray(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+        return $this->json ??
+            json_encode($this->toArray(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
     }
 
     private function read(): self
     {
         if ($this->json !== null && $this->fill === null) {
-            $read = self::parse($this->id, Input::of(json_decode($this->json, true, 128, \JSON_THROW_ON_ERROR), "/zones/$this->id"));
-            [$this->letter, $this->name, $this->runsOn, $this->fill] = [$read->letter, $read->name, $read->runsOn, $read->fill];
+            $read = self::parse(
+                $this->id,
+                Input::of(json_decode($this->json, true, 128, \JSON_THROW_ON_ERROR), "/zones/$this->id"),
+            );
+            [$this->letter, $this->name, $this->runsOn, $this->fill] = [
+                $read->letter,
+                $read->name,
+                $read->runsOn,
+                $read->fill,
+            ];
         }
 
         return $this;

@@ -20,7 +20,10 @@ final class Area
         $edges = array_keys($edges);
         $covered = 0;
         for ($i = 1, $count = count($edges); $i < $count; ++$i) {
-            $strip = array_filter($rects, static fn (Rect $rect) => $rect->x <= $edges[$i - 1] && $rect->right() >= $edges[$i]);
+            $strip = array_filter(
+                $rects,
+                static fn (Rect $rect) => $rect->x <= $edges[$i - 1] && $rect->right() >= $edges[$i],
+            );
             $covered += ($edges[$i] - $edges[$i - 1]) * self::length($strip);
         }
 

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace UpperPane\Core\Geometry;
 
 /**
- * A rectangle turned clockwise about its centre: its four corners from the top left one on, in thousandths of a px. Quarter turns
- * are exact; of other angles sine and cosine are taken in double precision and the corners rounded half up.
+ * A rectangle turned clockwise about its centre: its four corners from the top left one on, in thousandths of a px.
+ * Quarter turns are exact; of other angles sine and cosine are taken in double precision and the corners rounded half
+ * up.
  */
 final readonly class Outline
 {
@@ -21,9 +22,19 @@ final readonly class Outline
         $centreY = $rect->y + $rect->height / 2;
         [$sine, $cosine] = self::sineAndCosine((($centidegrees % 36_000) + 36_000) % 36_000);
         $corners = [];
-        foreach ([[$rect->x, $rect->y], [$rect->right(), $rect->y], [$rect->right(), $rect->bottom()], [$rect->x, $rect->bottom()]] as [$x, $y]) {
+        foreach (
+            [
+                [$rect->x, $rect->y],
+                [$rect->right(), $rect->y],
+                [$rect->right(), $rect->bottom()],
+                [$rect->x, $rect->bottom()],
+            ] as [$x, $y]
+        ) {
             [$dx, $dy] = [$x - $centreX, $y - $centreY];
-            $corners[] = [self::thousandths($centreX + $dx * $cosine - $dy * $sine), self::thousandths($centreY + $dx * $sine + $dy * $cosine)];
+            $corners[] = [
+                self::thousandths($centreX + $dx * $cosine - $dy * $sine),
+                self::thousandths($centreY + $dx * $sine + $dy * $cosine),
+            ];
         }
 
         return new self($corners);
@@ -32,7 +43,12 @@ final readonly class Outline
     public function liesWithin(Rect $rect): bool
     {
         foreach ($this->corners as [$x, $y]) {
-            if ($x < 1000 * $rect->x || $x > 1000 * $rect->right() || $y < 1000 * $rect->y || $y > 1000 * $rect->bottom()) {
+            if (
+                $x < 1000 * $rect->x
+                || $x > 1000 * $rect->right()
+                || $y < 1000 * $rect->y
+                || $y > 1000 * $rect->bottom()
+            ) {
                 return false;
             }
         }
@@ -40,7 +56,10 @@ final readonly class Outline
         return true;
     }
 
-    /** Whether they share more than an edge: no line along a side of either keeps them apart (separating axes, common practice). */
+    /**
+     * Whether they share more than an edge: no line along a side of either keeps them apart (separating axes, common
+     * practice).
+     */
     public function meets(Rect $rect): bool
     {
         $other = self::of($rect, 0)->corners;
@@ -62,7 +81,12 @@ final readonly class Outline
         $y = array_column($this->corners, 1);
         [$left, $top] = [(int) floor(min($x) / 1000), (int) floor(min($y) / 1000)];
 
-        return Rect::of($left, $top, max(1, (int) ceil(max($x) / 1000) - $left), max(1, (int) ceil(max($y) / 1000) - $top));
+        return Rect::of(
+            $left,
+            $top,
+            max(1, (int) ceil(max($x) / 1000) - $left),
+            max(1, (int) ceil(max($y) / 1000) - $top),
+        );
     }
 
     /** @return array{float, float} */
@@ -80,7 +104,10 @@ final readonly class Outline
     /** @return array{int, int} */
     private function side(int $from): array
     {
-        return [$this->corners[$from + 1][0] - $this->corners[$from][0], $this->corners[$from + 1][1] - $this->corners[$from][1]];
+        return [
+            $this->corners[$from + 1][0] - $this->corners[$from][0],
+            $this->corners[$from + 1][1] - $this->corners[$from][1],
+        ];
     }
 
     /**

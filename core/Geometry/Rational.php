@@ -9,8 +9,8 @@ use UpperPane\Core\Base\Refusal;
 
 /**
  * An exact fraction in lowest terms, the denominator positive. Every layout decision is made on these, never on floats.
- * What fits is held in 64-bit integers; a step that does not fit goes on in big integers, so that no sum, share or comparison
- * is refused or rounded on the way. Only a whole result beyond 64 bits is refused: `number.too_large`.
+ * What fits is held in 64-bit integers; a step that does not fit goes on in big integers, so that no sum, share or
+ * comparison is refused or rounded on the way. Only a whole result beyond 64 bits is refused: `number.too_large`.
  */
 final readonly class Rational
 {
@@ -60,11 +60,18 @@ final readonly class Rational
 
     public function plus(self $other): self
     {
-        if (is_int($this->numerator) && is_int($this->denominator) && is_int($other->numerator) && is_int($other->denominator)) {
+        if (
+            is_int($this->numerator)
+            && is_int($this->denominator)
+            && is_int($other->numerator)
+            && is_int($other->denominator)
+        ) {
             $common = self::gcd($this->denominator, $other->denominator);
-            $numerator = $this->numerator * intdiv($other->denominator, $common) + $other->numerator * intdiv($this->denominator, $common);
+            $numerator =
+                $this->numerator * intdiv($other->denominator, $common) +
+                $other->numerator * intdiv($this->denominator, $common);
             $denominator = $this->denominator * intdiv($other->denominator, $common);
-            // @phpstan-ignore function.alreadyNarrowedType, function.alreadyNarrowedType (PHP turns an overflow into a float)
+            // @phpstan-ignore function.alreadyNarrowedType, function.alreadyNarrowedType (overflow makes a float)
             if (is_int($numerator) && is_int($denominator)) {
                 return self::of($numerator, $denominator);
             }
@@ -81,10 +88,15 @@ final readonly class Rational
 
     public function times(self $other): self
     {
-        if (is_int($this->numerator) && is_int($this->denominator) && is_int($other->numerator) && is_int($other->denominator)) {
+        if (
+            is_int($this->numerator)
+            && is_int($this->denominator)
+            && is_int($other->numerator)
+            && is_int($other->denominator)
+        ) {
             $numerator = $this->numerator * $other->numerator;
             $denominator = $this->denominator * $other->denominator;
-            // @phpstan-ignore function.alreadyNarrowedType, function.alreadyNarrowedType (PHP turns an overflow into a float)
+            // @phpstan-ignore function.alreadyNarrowedType, function.alreadyNarrowedType (overflow makes a float)
             if (is_int($numerator) && is_int($denominator)) {
                 return self::of($numerator, $denominator);
             }
@@ -102,10 +114,15 @@ final readonly class Rational
     /** Below 0, 0 or above 0, as this is less than, equal to or more than the other. */
     public function compare(self $other): int
     {
-        if (is_int($this->numerator) && is_int($this->denominator) && is_int($other->numerator) && is_int($other->denominator)) {
+        if (
+            is_int($this->numerator)
+            && is_int($this->denominator)
+            && is_int($other->numerator)
+            && is_int($other->denominator)
+        ) {
             $left = $this->numerator * $other->denominator;
             $right = $other->numerator * $this->denominator;
-            // @phpstan-ignore function.alreadyNarrowedType, function.alreadyNarrowedType (PHP turns an overflow into a float)
+            // @phpstan-ignore function.alreadyNarrowedType, function.alreadyNarrowedType (overflow makes a float)
             if (is_int($left) && is_int($right)) {
                 return $left <=> $right;
             }
@@ -126,7 +143,9 @@ final readonly class Rational
         if (is_int($this->numerator) && is_int($this->denominator)) {
             $quotient = intdiv($this->numerator, $this->denominator);
 
-            return $this->numerator < 0 && $quotient * $this->denominator !== $this->numerator ? $quotient - 1 : $quotient;
+            return $this->numerator < 0 && $quotient * $this->denominator !== $this->numerator
+                ? $quotient - 1
+                : $quotient;
         }
         [$numerator, $denominator] = $this->bigs();
         [$quotient, $rest] = $numerator->quotientAndRemainder($denominator);
@@ -154,7 +173,9 @@ final readonly class Rational
     /** The cell of one ruler under the centre of a cell of another of the same length: floor((2c + 1)·to ÷ 2·from). */
     public static function cellUnder(int $cell, int $from, int $to): int
     {
-        return self::of(2 * $cell + 1, 2 * $from)->times(self::of($to))->floor();
+        return self::of(2 * $cell + 1, 2 * $from)
+            ->times(self::of($to))
+            ->floor();
     }
 
     /** For formulas that are not rational, such as tangents. */
@@ -192,12 +213,16 @@ final readonly class Rational
 
     private function negated(): self
     {
-        return is_int($this->numerator) ? new self(-$this->numerator, $this->denominator) : self::big($this->numerator->negated(), $this->bigs()[1]);
+        return is_int($this->numerator)
+            ? new self(-$this->numerator, $this->denominator)
+            : self::big($this->numerator->negated(), $this->bigs()[1]);
     }
 
     private function inverted(): self
     {
-        return is_int($this->numerator) && is_int($this->denominator) ? self::of($this->denominator, $this->numerator) : self::big(...array_reverse($this->bigs()));
+        return is_int($this->numerator) && is_int($this->denominator)
+            ? self::of($this->denominator, $this->numerator)
+            : self::big(...array_reverse($this->bigs()));
     }
 
     /** @return array{BigInteger, BigInteger} */

@@ -6,7 +6,10 @@ namespace UpperPane\Core\Geometry;
 
 use UpperPane\Core\Base\Input;
 
-/** A half-open rectangle in canvas px: x right, y down; two rectangles touch when one's right edge is the other's left edge. */
+/**
+ * A half-open rectangle in canvas px: x right, y down; two rectangles touch when one's right edge is the other's left
+ * edge.
+ */
 final readonly class Rect
 {
     private function __construct(public int $x, public int $y, public int $width, public int $height)
@@ -86,12 +89,18 @@ final readonly class Rect
 
     public function equals(self $other): bool
     {
-        return $this->x === $other->x && $this->y === $other->y && $this->width === $other->width && $this->height === $other->height;
+        return $this->x === $other->x
+            && $this->y === $other->y
+            && $this->width === $other->width
+            && $this->height === $other->height;
     }
 
     public function contains(self $other): bool
     {
-        return $other->x >= $this->x && $other->y >= $this->y && $other->right() <= $this->right() && $other->bottom() <= $this->bottom();
+        return $other->x >= $this->x
+            && $other->y >= $this->y
+            && $other->right() <= $this->right()
+            && $other->bottom() <= $this->bottom();
     }
 
     /** Reads `[x, y, width, height]` in px: not negative, no side below 1. */

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Handoff;
 
-/** What a released plan says should be shown, to hold a proof against. A report taken within a second of a change may name either side of it. */
+/**
+ * What a released plan says should be shown, to hold a proof against. A report taken within a second of a change may
+ * name either side of it.
+ */
 final readonly class Expectation
 {
     private const TOLERANCE_MS = 1000;
@@ -14,7 +17,8 @@ final readonly class Expectation
     }
 
     /**
-     * @return list<string> letters of the zones that show something else, or are not there; empty when all is as it should be
+     * @return list<string> letters of the zones that show something else, or are not there; empty when all is as it
+     *     should be
      */
     public function differences(Proof $proof): array
     {
@@ -38,7 +42,11 @@ final readonly class Expectation
     /** @return list<string> */
     private function inScene(Proof $proof, int $atMs): array
     {
-        $allowed = array_map(fn (int $slip) => $this->plan->at($atMs + $slip, $this->startMs), [-self::TOLERANCE_MS, 0, self::TOLERANCE_MS]);
+        $allowed = array_map(fn (int $slip) => $this->plan->at($atMs + $slip, $this->startMs), [
+            -self::TOLERANCE_MS,
+            0,
+            self::TOLERANCE_MS,
+        ]);
         $letters = [];
         foreach ($allowed[1] as $zone => ['letter' => $letter]) {
             $entries = array_map(static fn (array $shown) => $shown[$zone]['entry'] ?? null, $allowed);

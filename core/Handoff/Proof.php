@@ -8,14 +8,20 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
 /**
- * What a player says it shows at an instant of the server's clock: the release, the scene, and the entry of each zone. Values that
- * cannot be are refused, so that a proof on record can be believed.
+ * What a player says it shows at an instant of the server's clock: the release, the scene, and the entry of each zone.
+ * Values that cannot be are refused, so that a proof on record can be believed.
  */
 final readonly class Proof
 {
     /** @param array<string, ?string> $zones zone id → entry id; null where the zone shows one thing */
-    private function __construct(public int $release, public int $atMs, public int $offsetMs, public bool $stepped, public array $zones, public ?string $scene)
-    {
+    private function __construct(
+        public int $release,
+        public int $atMs,
+        public int $offsetMs,
+        public bool $stepped,
+        public array $zones,
+        public ?string $scene,
+    ) {
     }
 
     /** @throws Refusal with the place in the report */
@@ -27,12 +33,26 @@ final readonly class Proof
             $zones[$zone] = $entry->raw() === null ? null : $entry->asText(64, 1);
         }
 
-        return new self($input->int('release', 0, \PHP_INT_MAX), $input->int('at_ms', 0, \PHP_INT_MAX), $input->int('offset_ms', \PHP_INT_MIN, \PHP_INT_MAX), $input->bool('stepped'), $zones, $input->optional('scene')?->asId());
+        return new self(
+            $input->int('release', 0, \PHP_INT_MAX),
+            $input->int('at_ms', 0, \PHP_INT_MAX),
+            $input->int('offset_ms', \PHP_INT_MIN, \PHP_INT_MAX),
+            $input->bool('stepped'),
+            $zones,
+            $input->optional('scene')?->asId(),
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['release' => $this->release, 'at_ms' => $this->atMs, 'offset_ms' => $this->offsetMs, 'stepped' => $this->stepped, 'scene' => $this->scene, 'zones' => $this->zones];
+        return [
+            'release' => $this->release,
+            'at_ms' => $this->atMs,
+            'offset_ms' => $this->offsetMs,
+            'stepped' => $this->stepped,
+            'scene' => $this->scene,
+            'zones' => $this->zones,
+        ];
     }
 }

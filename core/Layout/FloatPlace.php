@@ -11,8 +11,8 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
 
 /**
- * Where a float lies (model §3): a point of its frame (the canvas, a pane or a panel) is held to the same point of the float,
- * with an offset and a size in px or % of the frame, turned clockwise about its centre by centidegrees.
+ * Where a float lies (model §3): a point of its frame (the canvas, a pane or a panel) is held to the same point of the
+ * float, with an offset and a size in px or % of the frame, turned clockwise about its centre by centidegrees.
  */
 final readonly class FloatPlace
 {
@@ -55,20 +55,43 @@ final readonly class FloatPlace
     /** Held to the canvas, so that it lies at just this rectangle. */
     public static function at(string $zone, Rect $rect, int $turnCentidegrees, ?string $was = null): self
     {
-        return new self($zone, self::CANVAS, Anchor::TopLeft, [Length::px($rect->x), Length::px($rect->y)], [Length::px($rect->width), Length::px($rect->height)], $turnCentidegrees, $was);
+        return new self(
+            $zone,
+            self::CANVAS,
+            Anchor::TopLeft,
+            [Length::px($rect->x), Length::px($rect->y)],
+            [Length::px($rect->width), Length::px($rect->height)],
+            $turnCentidegrees,
+            $was,
+        );
     }
 
     /** Held to a point of a frame, so that it lies at just this rectangle. Halves of a px are written as such. */
-    public static function held(string $zone, string $frameName, Rect $frame, Anchor $anchor, Rect $rect, int $turnCentidegrees): self
-    {
+    public static function held(
+        string $zone,
+        string $frameName,
+        Rect $frame,
+        Anchor $anchor,
+        Rect $rect,
+        int $turnCentidegrees,
+    ): self {
         $offset = static function (Axis $axis) use ($frame, $anchor, $rect): Length {
             $halves = Rational::of($anchor->halves($axis), 2);
-            $point = static fn (Rect $of) => Rational::of($of->start($axis))->plus($halves->times(Rational::of($of->length($axis))));
+            $point = static fn (Rect $of) => Rational::of($of->start($axis))->plus(
+                $halves->times(Rational::of($of->length($axis))),
+            );
 
             return Length::ofPx($point($rect)->minus($point($frame)));
         };
 
-        return new self($zone, $frameName, $anchor, [$offset(Axis::X), $offset(Axis::Y)], [Length::px($rect->width), Length::px($rect->height)], $turnCentidegrees);
+        return new self(
+            $zone,
+            $frameName,
+            $anchor,
+            [$offset(Axis::X), $offset(Axis::Y)],
+            [Length::px($rect->width), Length::px($rect->height)],
+            $turnCentidegrees,
+        );
     }
 
     /**
@@ -104,22 +127,41 @@ final readonly class FloatPlace
     {
         $frame = $this->pane() === $from ? self::PANE.$to : $this->frame;
 
-        return new self($this->zone === $from ? $to : $this->zone, $frame, $this->anchor, $this->offset, $this->size, $this->turnCentidegrees, $this->was);
+        return new self(
+            $this->zone === $from ? $to : $this->zone,
+            $frame,
+            $this->anchor,
+            $this->offset,
+            $this->size,
+            $this->turnCentidegrees,
+            $this->was,
+        );
     }
 
     public function turned(int $centidegrees): self
     {
-        return new self($this->zone, $this->frame, $this->anchor, $this->offset, $this->size, $centidegrees, $this->was);
+        return new self(
+            $this->zone,
+            $this->frame,
+            $this->anchor,
+            $this->offset,
+            $this->size,
+            $centidegrees,
+            $this->was,
+        );
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
         return [
-            'zone' => $this->zone, 'frame' => $this->frame, 'anchor' => $this->anchor->value,
-            'offset' => self::texts($this->offset), 'size' => self::texts($this->size), 'turn' => $this->turnCentidegrees,
-        ]
-            + ($this->was === null ? [] : ['was' => $this->was]);
+            'zone' => $this->zone,
+            'frame' => $this->frame,
+            'anchor' => $this->anchor->value,
+            'offset' => self::texts($this->offset),
+            'size' => self::texts($this->size),
+            'turn' => $this->turnCentidegrees,
+        ] + ($this->was === null ? [] : ['was' => $this->was]);
     }
 
     /** @return array{int, int} start and length in px */
@@ -162,7 +204,10 @@ final readonly class FloatPlace
     {
         $size = self::pair($input->list('size', 2, 2));
         foreach ($size as $index => $length) {
-            $length->isPositive() || throw Refusal::because('float.no_size', $input->pathTo('size').'/'.$index, ['value' => $length->toText()]);
+            $length->isPositive()
+                || throw Refusal::because('float.no_size', $input->pathTo('size').'/'.$index, [
+                    'value' => $length->toText(),
+                ]);
         }
 
         return $size;

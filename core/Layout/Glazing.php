@@ -8,7 +8,10 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
-/** A resolved glazing: the rectangle of every part in canvas px, and the mullions between them. Panes tile the canvas exactly. */
+/**
+ * A resolved glazing: the rectangle of every part in canvas px, and the mullions between them. Panes tile the canvas
+ * exactly.
+ */
 final class Glazing
 {
     /** @var array<string, Rect> panes by id, in tree order */
@@ -25,8 +28,12 @@ final class Glazing
     }
 
     /** @throws Refusal see {@see Shares::of()}; paths below `$path` */
-    public static function resolve(Part $tree, Size $canvas, Pitches $pitches = new Pitches(), string $path = '/tree'): self
-    {
+    public static function resolve(
+        Part $tree,
+        Size $canvas,
+        Pitches $pitches = new Pitches(),
+        string $path = '/tree',
+    ): self {
         $glazing = new self($pitches);
         $glazing->place($tree, $canvas->rect(), $path);
 
@@ -48,7 +55,7 @@ final class Glazing
 
     public function rect(string $partId): ?Rect
     {
-        return $this->panes[$partId] ?? $this->splits[$partId] ?? null;
+        return $this->panes[$partId] ?? ($this->splits[$partId] ?? null);
     }
 
     private function place(Part $part, Rect $rect, string $path): void
@@ -74,7 +81,10 @@ final class Glazing
         foreach ($part->parts as $index => $child) {
             $this->place($child, $rects[$index], "$path/parts/$index");
         }
-        $own = array_map(fn (int $index) => $this->mullion($part, $rects, $index, $path), array_keys(array_slice($sizes, 1, null, true)));
+        $own = array_map(
+            fn (int $index) => $this->mullion($part, $rects, $index, $path),
+            array_keys(array_slice($sizes, 1, null, true)),
+        );
         $this->mullions = [...$before, ...$own, ...$this->mullions];
     }
 
@@ -85,10 +95,9 @@ final class Glazing
         [$before, $after] = [$split->parts[$index - 1], $split->parts[$index]];
         [$beforeRect, $afterRect] = [$rects[$index - 1], $rects[$index]];
         $at = $beforeRect->end($axis);
-        $touching = fn (Part $part, string $edge, int $line) => array_values(array_filter(
-            $part->paneIds(),
-            fn (string $id) => $this->panes[$id]->$edge($axis) === $line,
-        ));
+        $touching = fn (Part $part, string $edge, int $line) => array_values(
+            array_filter($part->paneIds(), fn (string $id) => $this->panes[$id]->$edge($axis) === $line),
+        );
         $least = fn (Part $part) => max(1, $part->leastPx(), Need::of($part, $axis, $this->pitches));
 
         return new Mullion(

@@ -49,7 +49,7 @@ final class GlazingReader
         if (!$isPane && $depth > self::DEEPEST) {
             throw Refusal::because('glaze.too_deep', $node->path, ['most' => self::DEEPEST]);
         }
-        $node->keys([...($root ? [] : ['size', 'min']), ...($isPane ? ['pane'] : ['id', 'split', 'gutter', 'parts'])]);
+        $node->keys([...$root ? [] : ['size', 'min'], ...$isPane ? ['pane'] : ['id', 'split', 'gutter', 'parts']]);
         $size = $root ? PartSize::fr(1) : PartSize::parse($node->child('size'));
         $min = $node->has('min') ? $node->int('min', 0, Size::LARGEST_PX) : 0;
         if ($min > 0 && !$size->isShare()) {

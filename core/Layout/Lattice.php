@@ -8,7 +8,10 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
-/** Columns × rows over a canvas, to snap to or to carve panes from. Cell edges at floor((2iW + n) ÷ 2n): i·W ÷ n, rounded. */
+/**
+ * Columns × rows over a canvas, to snap to or to carve panes from. Cell edges at floor((2iW + n) ÷ 2n): i·W ÷ n,
+ * rounded.
+ */
 final readonly class Lattice
 {
     private function __construct(private Size $canvas, private int $columns, private int $rows)
@@ -19,7 +22,12 @@ final readonly class Lattice
     public static function of(Size $canvas, int $columns, int $rows): self
     {
         if ($columns > $canvas->width || $rows > $canvas->height) {
-            throw Refusal::because('lattice.too_fine', '', ['columns' => $columns, 'rows' => $rows, 'width' => $canvas->width, 'height' => $canvas->height]);
+            throw Refusal::because('lattice.too_fine', '', [
+                'columns' => $columns,
+                'rows' => $rows,
+                'width' => $canvas->width,
+                'height' => $canvas->height,
+            ]);
         }
 
         return new self($canvas, $columns, $rows);

@@ -28,7 +28,10 @@ final readonly class Length
         return new self($px->times(Rational::of(1000))->round(), SizeUnit::Px);
     }
 
-    /** @throws Refusal `length.text` for text that is no length: a number with up to 3 decimals, within ±100,000, and px or % */
+    /**
+     * @throws Refusal `length.text` for text that is no length: a number with up to 3 decimals, within ±100,000, and px
+     *     or %
+     */
     public static function parse(Input $input): self
     {
         $text = $input->asText(24);

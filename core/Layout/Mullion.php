@@ -33,8 +33,13 @@ final readonly class Mullion
     public function toArray(): array
     {
         return [
-            'axis' => $this->axis->value, 'at' => $this->at, 'gutter' => $this->gutter, 'from' => $this->from, 'to' => $this->to,
-            'parts' => $this->partPaths, 'between' => $this->between,
+            'axis' => $this->axis->value,
+            'at' => $this->at,
+            'gutter' => $this->gutter,
+            'from' => $this->from,
+            'to' => $this->to,
+            'parts' => $this->partPaths,
+            'between' => $this->between,
         ];
     }
 }

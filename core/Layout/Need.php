@@ -7,10 +7,15 @@ namespace UpperPane\Core\Layout;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rational;
 
-/** The least px that what is inside a part takes along an axis: a subtree's minimum is at least that of its parts and gutters (model §3). */
+/**
+ * The least px that what is inside a part takes along an axis: a subtree's minimum is at least that of its parts and
+ * gutters (model §3).
+ */
 final class Need
 {
-    /** Fixed lengths (px, and mm by the pitch), minimums, gutters, and 1 px for every other pane; 0 for a pane itself. */
+    /**
+     * Fixed lengths (px, and mm by the pitch), minimums, gutters, and 1 px for every other pane; 0 for a pane itself.
+     */
     public static function of(Part $part, Axis $axis, Pitches $pitches): int
     {
         return $part instanceof Split ? self::exact($part, $axis, $pitches)->ceil() : 0;

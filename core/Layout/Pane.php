@@ -43,6 +43,7 @@ final readonly class Pane implements Part
 
     public function toArray(bool $root = false): array
     {
-        return ($root ? [] : ['size' => $this->size->toText()]) + ($this->minPx > 0 ? ['min' => $this->minPx] : []) + ['pane' => $this->id];
+        return ($root ? [] : ['size' => $this->size->toText()]) +
+            ($this->minPx > 0 ? ['min' => $this->minPx] : []) + ['pane' => $this->id];
     }
 }

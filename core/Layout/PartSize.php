@@ -29,7 +29,8 @@ final readonly class PartSize
     }
 
     /**
-     * @throws Refusal `glaze.size` for text that is no size: a number above 0 and at most 1,000,000, a unit, whole px and fr
+     * @throws Refusal `glaze.size` for text that is no size: a number above 0 and at most 1,000,000, a unit, whole px
+     *     and fr
      */
     public static function parse(Input $input): self
     {
@@ -62,7 +63,9 @@ final readonly class PartSize
         return match ($this->unit) {
             SizeUnit::Px => Rational::of($this->thousandths, 1000),
             SizeUnit::Percent => Rational::of(Rational::product($this->thousandths, $parentPx), 100_000),
-            SizeUnit::Mm => Rational::of($this->thousandths)->dividedBy($pitchUm ?? throw Refusal::because('glaze.pitch_needed', $path)),
+            SizeUnit::Mm => Rational::of($this->thousandths)->dividedBy(
+                $pitchUm ?? throw Refusal::because('glaze.pitch_needed', $path),
+            ),
             SizeUnit::Fr => throw new \LogicException('A share has no length of its own.'),
         };
     }
@@ -93,15 +96,22 @@ final readonly class PartSize
     {
         return match ($this->unit) {
             SizeUnit::Px, SizeUnit::Fr => new self($px * 1000, $this->unit),
-            SizeUnit::Percent => new self(Rational::of(Rational::product($px, 100_000), $parentPx)->round(), $this->unit),
-            SizeUnit::Mm => $pitchUm === null ? self::px($px) : new self($pitchUm->times(Rational::of($px))->round(), $this->unit),
+            SizeUnit::Percent => new self(
+                Rational::of(Rational::product($px, 100_000), $parentPx)->round(),
+                $this->unit,
+            ),
+            SizeUnit::Mm => $pitchUm === null
+                ? self::px($px)
+                : new self($pitchUm->times(Rational::of($px))->round(), $this->unit),
         };
     }
 
     /** Design px to px on another surface; other units stay. */
     public function scaled(Rational $scale): self
     {
-        return $this->unit === SizeUnit::Px ? self::px(max(1, $scale->times(Rational::of($this->whole()))->round())) : $this;
+        return $this->unit === SizeUnit::Px
+            ? self::px(max(1, $scale->times(Rational::of($this->whole()))->round()))
+            : $this;
     }
 
     public function toText(): string

@@ -32,11 +32,20 @@ final readonly class Placed
 
     public function movedBy(int $x, int $y): self
     {
-        return new self($this->zone, $this->rect->movedBy($x, $y), $this->turnCentidegrees, $this->layer, $this->isFloat);
+        return new self(
+            $this->zone,
+            $this->rect->movedBy($x, $y),
+            $this->turnCentidegrees,
+            $this->layer,
+            $this->isFloat,
+        );
     }
 
     public function equals(self $other): bool
     {
-        return $this->rect->equals($other->rect) && $this->turnCentidegrees === $other->turnCentidegrees && $this->layer === $other->layer && $this->isFloat === $other->isFloat;
+        return $this->rect->equals($other->rect)
+            && $this->turnCentidegrees === $other->turnCentidegrees
+            && $this->layer === $other->layer
+            && $this->isFloat === $other->isFloat;
     }
 }

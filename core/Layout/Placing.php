@@ -26,8 +26,13 @@ final readonly class Placing
      * @param array<string, Rect> $panels by letter, for floats that are held to one
      * @param ?Rational           $scale  px there per design px; null on the design's own canvas
      */
-    public static function of(Glazing $glazing, array $floats, Size $canvas, array $panels = [], ?Rational $scale = null): self
-    {
+    public static function of(
+        Glazing $glazing,
+        array $floats,
+        Size $canvas,
+        array $panels = [],
+        ?Rational $scale = null,
+    ): self {
         $placed = $findings = [];
         foreach ($glazing->panes as $zone => $rect) {
             $placed[$zone] = new Placed((string) $zone, $rect, 0, 0, false);
@@ -38,7 +43,10 @@ final readonly class Placing
             $placed[$float->zone] = $one = new Placed($float->zone, $rect, $float->turnCentidegrees, $layer + 1, true);
             $gone = $frame === null ? $float->frame : $float->was;
             if ($gone !== null) {
-                $findings[] = Finding::of('float.frame_gone', Severity::Note, '', ['zone' => $float->zone, 'frame' => $gone]);
+                $findings[] = Finding::of('float.frame_gone', Severity::Note, '', [
+                    'zone' => $float->zone,
+                    'frame' => $gone,
+                ]);
             }
             $findings = [...$findings, ...self::beyond($one, $canvas)];
         }
@@ -55,7 +63,9 @@ final readonly class Placing
 
         return match (true) {
             $outline->liesWithin($canvas->rect()) => [],
-            $outline->meets($canvas->rect()) => [Finding::of('float.partly_outside', Severity::Caution, '', ['zone' => $placed->zone])],
+            $outline->meets($canvas->rect()) => [
+                Finding::of('float.partly_outside', Severity::Caution, '', ['zone' => $placed->zone]),
+            ],
             default => [Finding::of('float.outside', Severity::Stop, '', ['zone' => $placed->zone])],
         };
     }

@@ -25,7 +25,12 @@ final class Shares
     public static function of(Split $split, int $parentPx, Pitches $pitches, string $path, bool $bare = false): array
     {
         $availablePx = $parentPx - $split->guttersPx();
-        $least = array_map(static fn (Part $part) => $bare ? Need::bare($part, $split->axis) : max($part->leastPx(), Need::of($part, $split->axis, $pitches)), $split->parts);
+        $least = array_map(
+            static fn (Part $part) => $bare
+                ? Need::bare($part, $split->axis)
+                : max($part->leastPx(), Need::of($part, $split->axis, $pitches)),
+            $split->parts,
+        );
         $plain = self::plain($split, $availablePx, $least);
         if ($plain !== null) {
             return $plain;
@@ -34,7 +39,10 @@ final class Shares
         $sizes = self::whole($split->parts, $ideals, $availablePx);
         foreach ($sizes as $index => $px) {
             if ($px < 1) {
-                throw Refusal::because('glaze.pane_too_small', "$path/parts/$index", ['px' => $px, 'size' => $split->parts[$index]->size()->toText()]);
+                throw Refusal::because('glaze.pane_too_small', "$path/parts/$index", [
+                    'px' => $px,
+                    'size' => $split->parts[$index]->size()->toText(),
+                ]);
             }
         }
 
@@ -42,7 +50,8 @@ final class Shares
     }
 
     /**
-     * The common case in whole numbers: only shares, every one at or above its minimum and 1 px. Null when it is not that case.
+     * The common case in whole numbers: only shares, every one at or above its minimum and 1 px. Null when it is not
+     * that case.
      *
      * @param list<int> $least px per part
      *
@@ -64,7 +73,7 @@ final class Shares
         $sizes = $rests = [];
         foreach ($shares as $index => $share) {
             $sizes[] = intdiv($share * $availablePx, $total);
-            $rests[$index] = $share * $availablePx % $total;
+            $rests[$index] = ($share * $availablePx) % $total;
             if ($sizes[$index] < max(1, $least[$index])) {
                 return null;
             }
@@ -97,7 +106,11 @@ final class Shares
         }
         $neededPx = Rational::of(array_sum($open));
         if ($left->compare($neededPx) < 0 && $left->minus($neededPx)->compare(Rational::of(-1)) <= 0) {
-            throw Refusal::because('glaze.too_large', $path, self::account($split, $availablePx, $neededPx->minus($left)->ceil()));
+            throw Refusal::because(
+                'glaze.too_large',
+                $path,
+                self::account($split, $availablePx, $neededPx->minus($left)->ceil()),
+            );
         }
         if ($open === [] && $left->compare(Rational::of(1)) >= 0) {
             throw Refusal::because('glaze.not_filled', $path, self::account($split, $availablePx, $left->floor()));
@@ -120,11 +133,19 @@ final class Shares
     {
         $ideals = [];
         while ($open !== []) {
-            $shares = array_sum(array_map(static fn (int $index) => $parts[$index]->size()->whole(), array_keys($open)));
+            $wholes = array_map(static fn (int $index) => $parts[$index]->size()->whole(), array_keys($open));
+            $shares = array_sum($wholes);
             $each = $left->compare(Rational::of(0)) > 0 ? $left->dividedBy(Rational::of($shares)) : Rational::of(0);
-            $frozen = array_filter($open, static fn (int $least, int $index) => $each->times(Rational::of($parts[$index]->size()->whole()))->compare(Rational::of($least)) < 0, \ARRAY_FILTER_USE_BOTH);
+            $frozen = array_filter(
+                $open,
+                static fn (int $least, int $index) => $each
+                    ->times(Rational::of($parts[$index]->size()->whole()))
+                    ->compare(Rational::of($least)) < 0,
+                \ARRAY_FILTER_USE_BOTH,
+            );
             foreach ($frozen === [] ? $open : $frozen as $index => $least) {
-                $ideals[$index] = $frozen === [] ? $each->times(Rational::of($parts[$index]->size()->whole())) : Rational::of($least);
+                $ideals[$index] =
+                    $frozen === [] ? $each->times(Rational::of($parts[$index]->size()->whole())) : Rational::of($least);
             }
             foreach ($frozen as $least) {
                 $left = $left->minus(Rational::of($least));
@@ -145,7 +166,13 @@ final class Shares
     {
         $sizes = array_map(static fn (Rational $ideal) => $ideal->floor(), $ideals);
         $movable = array_keys(array_filter($parts, static fn (Part $part) => $part->size()->unit !== SizeUnit::Px));
-        usort($movable, static fn (int $a, int $b) => $ideals[$b]->minus(Rational::of($sizes[$b]))->compare($ideals[$a]->minus(Rational::of($sizes[$a]))) ?: $a <=> $b);
+        usort(
+            $movable,
+            static fn (int $a, int $b) => $ideals[$b]
+                ->minus(Rational::of($sizes[$b]))
+                ->compare($ideals[$a]->minus(Rational::of($sizes[$a]))) ?:
+            $a <=> $b,
+        );
         $missing = $availablePx - array_sum($sizes);
         foreach (array_slice($movable, 0, max(0, $missing)) as $index) {
             ++$sizes[$index];

@@ -74,10 +74,11 @@ final readonly class Split implements Part
 
     public function toArray(bool $root = false): array
     {
-        return ($root ? [] : ['size' => $this->size->toText()])
-            + ($this->minPx > 0 ? ['min' => $this->minPx] : [])
-            + ($this->id === '' ? [] : ['id' => $this->id])
-            + ['split' => $this->axis->splitName(), 'gutter' => $this->gutterPx]
-            + ['parts' => array_map(static fn (Part $part) => $part->toArray(), $this->parts)];
+        return ($root ? [] : ['size' => $this->size->toText()]) +
+            ($this->minPx > 0 ? ['min' => $this->minPx] : []) +
+            ($this->id === '' ? [] : ['id' => $this->id]) + [
+                'split' => $this->axis->splitName(),
+                'gutter' => $this->gutterPx,
+            ] + ['parts' => array_map(static fn (Part $part) => $part->toArray(), $this->parts)];
     }
 }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Layout;
 
-/** Looking things up in a glazing and putting new parts in; every change gives a new tree, untouched branches are shared. */
+/**
+ * Looking things up in a glazing and putting new parts in; every change gives a new tree, untouched branches are
+ * shared.
+ */
 final class Tree
 {
     public static function find(Part $tree, string $id): ?Part
@@ -52,12 +55,14 @@ final class Tree
     {
         $pane = self::find($tree, $from);
 
-        return $pane instanceof Pane ? self::replace($tree, $from, new Pane($to, $pane->size(), $pane->leastPx())) : $tree;
+        return $pane instanceof Pane
+            ? self::replace($tree, $from, new Pane($to, $pane->size(), $pane->leastPx()))
+            : $tree;
     }
 
     /**
-     * The split with new lengths for some parts, in px: parts with a unit of their own keep it; all shares are rewritten
-     * as fr equal to their px, so that the others stay where they are (model §3).
+     * The split with new lengths for some parts, in px: parts with a unit of their own keep it; all shares are
+     * rewritten as fr equal to their px, so that the others stay where they are (model §3).
      *
      * @param array<string, int> $lengthsPx by part id, for those that change
      */
@@ -65,15 +70,17 @@ final class Tree
     {
         $parentPx = $sizing->lengthOf($split, $glazing);
 
-        return $split->withParts(array_map(static function (Part $part) use ($split, $lengthsPx, $glazing, $sizing, $parentPx) {
-            $px = $lengthsPx[$part->id()] ?? null;
-            if ($px === null && !$part->size()->isShare()) {
-                return $part;
-            }
-            $px ??= $glazing->rect($part->id())?->length($split->axis) ?? 1;
+        return $split->withParts(
+            array_map(static function (Part $part) use ($split, $lengthsPx, $glazing, $sizing, $parentPx) {
+                $px = $lengthsPx[$part->id()] ?? null;
+                if ($px === null && !$part->size()->isShare()) {
+                    return $part;
+                }
+                $px ??= $glazing->rect($part->id())?->length($split->axis) ?? 1;
 
-            return $part->withSize($part->size()->holdingPx($px, $parentPx, $sizing->pitchUm($split->axis)));
-        }, $split->parts));
+                return $part->withSize($part->size()->holdingPx($px, $parentPx, $sizing->pitchUm($split->axis)));
+            }, $split->parts),
+        );
     }
 
     /**
@@ -83,11 +90,14 @@ final class Tree
      */
     public static function resized(Split $before, Split $after): array
     {
-        return array_values(array_filter(
-            $before->parts,
-            static fn (Part $part, int $i) => $part->size()->toText() !== $after->parts[$i]->size()->toText() || $part->leastPx() !== $after->parts[$i]->leastPx(),
-            \ARRAY_FILTER_USE_BOTH,
-        ));
+        return array_values(
+            array_filter(
+                $before->parts,
+                static fn (Part $part, int $i) => $part->size()->toText() !== $after->parts[$i]->size()->toText()
+                    || $part->leastPx() !== $after->parts[$i]->leastPx(),
+                \ARRAY_FILTER_USE_BOTH,
+            ),
+        );
     }
 
     /** @return list<string> ids of all parts and splits below and including this one */

@@ -14,13 +14,23 @@ final readonly class Output
     public const USUAL_MILLIHERTZ = 60_000;
 
     /** @param list<Slice> $slices */
-    private function __construct(public string $player, public int $number, public Size $raster, public int $millihertz, public array $slices)
-    {
+    private function __construct(
+        public string $player,
+        public int $number,
+        public Size $raster,
+        public int $millihertz,
+        public array $slices,
+    ) {
     }
 
     /** @param list<Slice> $slices */
-    public static function of(string $player, int $number, Size $raster, array $slices, int $millihertz = self::USUAL_MILLIHERTZ): self
-    {
+    public static function of(
+        string $player,
+        int $number,
+        Size $raster,
+        array $slices,
+        int $millihertz = self::USUAL_MILLIHERTZ,
+    ): self {
         return new self($player, $number, $raster, $millihertz, $slices);
     }
 
@@ -53,7 +63,10 @@ final readonly class Output
     public function toArray(): array
     {
         return [
-            'player' => $this->player, 'number' => $this->number, 'px' => $this->raster->toArray(), 'millihertz' => $this->millihertz,
+            'player' => $this->player,
+            'number' => $this->number,
+            'px' => $this->raster->toArray(),
+            'millihertz' => $this->millihertz,
             'slices' => array_map(static fn (Slice $slice) => $slice->toArray(), $this->slices),
         ];
     }

@@ -47,30 +47,46 @@ final readonly class OutputMap
      */
     public function rewired(array $panelIds, Surface $surface): self
     {
-        $wired = array_merge(...array_map(static fn (Output $output) => array_map(static fn (Slice $slice) => $slice->panel, $output->slices), $this->outputs));
+        $wired = array_merge(
+            ...array_map(
+                static fn (Output $output) => array_map(static fn (Slice $slice) => $slice->panel, $output->slices),
+                $this->outputs,
+            ),
+        );
         if (count($wired) !== count(array_unique($wired))) {
             throw Refusal::because('output.order_needs_whole_panels', '/panels');
         }
         $missing = [...array_diff($wired, $panelIds), ...array_diff($panelIds, $wired)];
         if ($missing !== [] || count($panelIds) !== count($wired)) {
-            throw Refusal::because('output.order_incomplete', '/panels', ['ids' => array_values($missing), 'count' => count($wired)]);
+            throw Refusal::because('output.order_incomplete', '/panels', [
+                'ids' => array_values($missing),
+                'count' => count($wired),
+            ]);
         }
         $next = 0;
 
-        return new self(array_map(static function (Output $output) use ($panelIds, $surface, &$next): Output {
-            return $output->withSlices(array_map(static function (Slice $slice) use ($panelIds, $surface, &$next): Slice {
-                return Slice::ofPanel($surface->panel($panelIds[$next++]), $slice->raster, $slice->mirror);
-            }, $output->slices));
-        }, $this->outputs));
+        return new self(
+            array_map(static function (Output $output) use ($panelIds, $surface, &$next): Output {
+                return $output->withSlices(
+                    array_map(static function (Slice $slice) use ($panelIds, $surface, &$next): Slice {
+                        return Slice::ofPanel($surface->panel($panelIds[$next++]), $slice->raster, $slice->mirror);
+                    }, $output->slices),
+                );
+            }, $this->outputs),
+        );
     }
 
     /** For projection from behind: every signal mirrored left to right, or none. */
     public function mirrored(bool $mirror): self
     {
-        return new self(array_map(static fn (Output $output) => $output->withSlices(array_map(
-            static fn (Slice $slice) => $slice->mirrored($mirror),
-            $output->slices,
-        )), $this->outputs));
+        return new self(
+            array_map(
+                static fn (Output $output) => $output->withSlices(
+                    array_map(static fn (Slice $slice) => $slice->mirrored($mirror), $output->slices),
+                ),
+                $this->outputs,
+            ),
+        );
     }
 
     /** @return list<array<string, mixed>> as it is read */

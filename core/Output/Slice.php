@@ -11,7 +11,10 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Turn;
 
-/** A canvas rectangle on its way to a raster rectangle: turned clockwise, then mirrored left to right, then sized (model §2). */
+/**
+ * A canvas rectangle on its way to a raster rectangle: turned clockwise, then mirrored left to right, then sized (model
+ * §2).
+ */
 final readonly class Slice
 {
     private function __construct(
@@ -74,7 +77,8 @@ final readonly class Slice
         [$u, $v] = Turn::place($this->turn, $this->canvas->size(), $x - $this->canvas->x, $y - $this->canvas->y);
 
         return [
-            $this->raster->x + Rational::cellUnder($this->mirror ? $turned->width - 1 - $u : $u, $turned->width, $this->raster->width),
+            $this->raster->x +
+            Rational::cellUnder($this->mirror ? $turned->width - 1 - $u : $u, $turned->width, $this->raster->width),
             $this->raster->y + Rational::cellUnder($v, $turned->height, $this->raster->height),
         ];
     }
@@ -116,18 +120,30 @@ final readonly class Slice
         $f -= $b * $this->canvas->x + $d * $this->canvas->y;
         $scaleX = Rational::of($this->raster->width, $turned->width);
         $scaleY = Rational::of($this->raster->height, $turned->height);
-        $x = static fn (int $value, int $offset = 0) => $scaleX->times(Rational::of($value))->plus(Rational::of($offset))->plain(6);
-        $y = static fn (int $value, int $offset = 0) => $scaleY->times(Rational::of($value))->plus(Rational::of($offset))->plain(6);
+        $x = static fn (int $value, int $offset = 0) => $scaleX
+            ->times(Rational::of($value))
+            ->plus(Rational::of($offset))
+            ->plain(6);
+        $y = static fn (int $value, int $offset = 0) => $scaleY
+            ->times(Rational::of($value))
+            ->plus(Rational::of($offset))
+            ->plain(6);
 
         return [$x($a), $y($b), $x($c), $y($d), $x($e, $this->raster->x), $y($f, $this->raster->y)];
     }
 
-    /** @return array{panel: string, canvas: array{int, int, int, int}, raster: array{int, int, int, int}, turn: int, mirror: bool} */
+    /**
+     * @return array{panel: string, canvas: array{int, int, int, int}, raster: array{int, int, int, int}, turn: int,
+     *     mirror: bool}
+     */
     public function toArray(): array
     {
         return [
-            'panel' => $this->panel, 'canvas' => $this->canvas->toArray(), 'raster' => $this->raster->toArray(),
-            'turn' => $this->turn, 'mirror' => $this->mirror,
+            'panel' => $this->panel,
+            'canvas' => $this->canvas->toArray(),
+            'raster' => $this->raster->toArray(),
+            'turn' => $this->turn,
+            'mirror' => $this->mirror,
         ];
     }
 }

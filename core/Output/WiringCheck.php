@@ -49,9 +49,14 @@ final readonly class WiringCheck
             }
             $seen[$name] = true;
             if ($has === null) {
-                $findings[] = Finding::of('output.player_unknown', Severity::Stop, "/$index/player", ['output' => $name]);
+                $findings[] = Finding::of('output.player_unknown', Severity::Stop, "/$index/player", [
+                    'output' => $name,
+                ]);
             } elseif ($output->number > $has) {
-                $findings[] = Finding::of('output.beyond_player', Severity::Stop, "/$index/number", ['output' => $name, 'has' => $has]);
+                $findings[] = Finding::of('output.beyond_player', Severity::Stop, "/$index/number", [
+                    'output' => $name,
+                    'has' => $has,
+                ]);
             }
         }
 
@@ -80,12 +85,31 @@ final readonly class WiringCheck
                 $findings[] = Finding::of('output.slices_overlap', Severity::Stop, "$at/raster", $name);
             }
             if ($slice->isScaled()) {
-                $findings[] = Finding::of('output.scaled', Severity::Caution, "$at/raster", $name + ['from' => implode(' × ', $slice->turnedSize()->toArray()), 'to' => implode(' × ', $slice->raster->size()->toArray())]);
+                $findings[] = Finding::of(
+                    'output.scaled',
+                    Severity::Caution,
+                    "$at/raster",
+                    $name + [
+                        'from' => implode(' × ', $slice->turnedSize()->toArray()),
+                        'to' => implode(' × ', $slice->raster->size()->toArray()),
+                    ],
+                );
             }
         }
-        $uncovered = $whole->width * $whole->height - Area::covered(array_values(array_filter(array_map(static fn (Slice $slice) => $slice->raster->common($whole), $output->slices))));
+        $uncovered =
+            $whole->width * $whole->height -
+            Area::covered(
+                array_values(
+                    array_filter(
+                        array_map(static fn (Slice $slice) => $slice->raster->common($whole), $output->slices),
+                    ),
+                ),
+            );
         if ($uncovered > 0) {
-            $findings[] = Finding::of('output.uncovered', Severity::Note, $path, ['output' => $output->name(), 'px' => $uncovered]);
+            $findings[] = Finding::of('output.uncovered', Severity::Note, $path, [
+                'output' => $output->name(),
+                'px' => $uncovered,
+            ]);
         }
 
         return $findings;
@@ -93,13 +117,17 @@ final readonly class WiringCheck
 
     private function panel(string $id): ?PlacedPanel
     {
-        return array_values(array_filter($this->surface->panels, static fn (PlacedPanel $panel) => $panel->id === $id))[0] ?? null;
+        return array_values(
+            array_filter($this->surface->panels, static fn (PlacedPanel $panel) => $panel->id === $id),
+        )[0] ?? null;
     }
 
     /** @param list<Slice> $others */
     private function overlaps(Slice $slice, array $others): bool
     {
-        return array_filter($others, static fn (Slice $other) => $other->raster->common($slice->raster) !== null) !== [];
+        $over = static fn (Slice $other) => $other->raster->common($slice->raster) !== null;
+
+        return array_filter($others, $over) !== [];
     }
 
     /** @return list<Finding> */
@@ -113,12 +141,22 @@ final readonly class WiringCheck
         }
         $findings = [];
         foreach ($this->surface->panels as $panel) {
-            $parts = array_values(array_filter(array_map(static fn (Rect $part) => $part->common($panel->rect), $shown[$panel->id] ?? [])));
+            $parts = array_values(
+                array_filter(
+                    array_map(static fn (Rect $part) => $part->common($panel->rect), $shown[$panel->id] ?? []),
+                ),
+            );
             $missing = $panel->rect->width * $panel->rect->height - Area::covered($parts);
             if ($parts === []) {
-                $findings[] = Finding::of('output.panel_unwired', Severity::Stop, '', ['panel' => $panel->letter(), 'number' => $panel->number]);
+                $findings[] = Finding::of('output.panel_unwired', Severity::Stop, '', [
+                    'panel' => $panel->letter(),
+                    'number' => $panel->number,
+                ]);
             } elseif ($missing > 0) {
-                $findings[] = Finding::of('output.panel_partly', Severity::Caution, '', ['panel' => $panel->letter(), 'px' => $missing]);
+                $findings[] = Finding::of('output.panel_partly', Severity::Caution, '', [
+                    'panel' => $panel->letter(),
+                    'px' => $missing,
+                ]);
             }
         }
 

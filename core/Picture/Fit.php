@@ -43,7 +43,9 @@ final readonly class Fit
         };
         [$x, $width, $seenX, $seenWidth, $left, $right] = self::axis($source->width, $box->width, $scaleX, $focusX);
         [$y, $height, $seenY, $seenHeight, $top, $bottom] = self::axis($source->height, $box->height, $scaleY, $focusY);
-        $seen = $seenWidth->dividedBy(Rational::of($source->width))->times($seenHeight->dividedBy(Rational::of($source->height)));
+        $seen = $seenWidth
+            ->dividedBy(Rational::of($source->width))
+            ->times($seenHeight->dividedBy(Rational::of($source->height)));
 
         return new self(
             [$x, $y, $width, $height],
@@ -90,16 +92,33 @@ final readonly class Fit
         return array_map(static fn (Rational $value) => $value->decimal($places), $values);
     }
 
-    /** @return array{Rational, Rational, Rational, Rational, Rational, Rational} start, length, seen start, seen length, bar before, bar after */
+    /**
+     * @return array{Rational, Rational, Rational, Rational, Rational, Rational} start, length, seen start, seen length,
+     *     bar before, bar after
+     */
     private static function axis(int $sourcePx, int $boxPx, Rational $scale, int $focus): array
     {
         $length = $scale->times(Rational::of($sourcePx));
         $start = Rational::of($boxPx)->minus($length)->times(Rational::of($focus, 100_000));
         $zero = Rational::of(0);
         if ($length->compare(Rational::of($boxPx)) > 0) {
-            return [$start, $length, $zero->minus($start)->dividedBy($scale), Rational::of($boxPx)->dividedBy($scale), $zero, $zero];
+            return [
+                $start,
+                $length,
+                $zero->minus($start)->dividedBy($scale),
+                Rational::of($boxPx)->dividedBy($scale),
+                $zero,
+                $zero,
+            ];
         }
 
-        return [$start, $length, $zero, Rational::of($sourcePx), $start, Rational::of($boxPx)->minus($start)->minus($length)];
+        return [
+            $start,
+            $length,
+            $zero,
+            Rational::of($sourcePx),
+            $start,
+            Rational::of($boxPx)->minus($start)->minus($length),
+        ];
     }
 }

@@ -7,8 +7,8 @@ namespace UpperPane\Core\Picture;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * What is known of one medium of the Stock. `size` is as shown: EXIF orientation, video rotation and pixel ratio applied.
- * It is null until the worker has looked; `durationMs` is null for pictures.
+ * What is known of one medium of the Stock. `size` is as shown: EXIF orientation, video rotation and pixel ratio
+ * applied. It is null until the worker has looked; `durationMs` is null for pictures.
  */
 final readonly class MediaFacts
 {

@@ -15,8 +15,8 @@ use UpperPane\Core\Layout\Tree;
 use UpperPane\Core\Surface\Ground;
 
 /**
- * What the bench needs to edit a layout without computing a rule: mullions with limits and linked lines, snap lines with their
- * order, sizes as written and as resolved, where a pane is halved, neighbours.
+ * What the bench needs to edit a layout without computing a rule: mullions with limits and linked lines, snap lines
+ * with their order, sizes as written and as resolved, where a pane is halved, neighbours.
  */
 final readonly class BenchView
 {
@@ -44,10 +44,16 @@ final readonly class BenchView
         [$before, $after] = array_map($this->glazing->rect(...), $mullion->partIds);
 
         return [
-            'axis' => $mullion->axis->value, 'at' => $mullion->at, 'gutter' => $mullion->gutter,
-            'from' => $mullion->from, 'to' => $mullion->to,
-            'start' => $before?->start($mullion->axis) ?? 0, 'end' => $after?->end($mullion->axis) ?? 0,
-            'before' => $mullion->partIds[0], 'after' => $mullion->partIds[1], 'between' => $mullion->between,
+            'axis' => $mullion->axis->value,
+            'at' => $mullion->at,
+            'gutter' => $mullion->gutter,
+            'from' => $mullion->from,
+            'to' => $mullion->to,
+            'start' => $before?->start($mullion->axis) ?? 0,
+            'end' => $after?->end($mullion->axis) ?? 0,
+            'before' => $mullion->partIds[0],
+            'after' => $mullion->partIds[1],
+            'between' => $mullion->between,
             'range' => $mullion->rangePx,
             'linked' => array_map(static fn (Mullion $line) => $line->partIds[1], $linked),
             'linked_range' => [
@@ -66,14 +72,29 @@ final readonly class BenchView
     {
         $tree = $this->at->tree();
         $family = Tree::parent($tree, $mullion->splitId);
-        $alike = $family === null ? [] : array_filter($this->glazing->mullions, static fn (Mullion $line) => $line->axis === $mullion->axis
-            && $line->at === $mullion->at && $line->gutter === $mullion->gutter && $line !== $mullion
-            && Tree::parent($tree, $line->splitId)?->id() === $family->id());
+        $alike =
+            $family === null
+                ? []
+                : array_filter(
+                    $this->glazing->mullions,
+                    static fn (Mullion $line) => $line->axis === $mullion->axis
+                        && $line->at === $mullion->at
+                        && $line->gutter === $mullion->gutter
+                        && $line !== $mullion
+                        && Tree::parent($tree, $line->splitId)?->id() === $family->id(),
+                );
         $gap = $family->gutterPx ?? 0;
         $linked = [$mullion];
         do {
-            $met = array_filter($alike, static fn (Mullion $line) => !in_array($line, $linked, true)
-                && array_filter($linked, static fn (Mullion $other) => $line->from === $other->to + $gap || $other->from === $line->to + $gap) !== []);
+            $met = array_filter(
+                $alike,
+                static fn (Mullion $line) => !in_array($line, $linked, true)
+                    && array_filter(
+                        $linked,
+                        static fn (Mullion $other) => $line->from === $other->to + $gap
+                            || $other->from === $line->to + $gap,
+                    ) !== [],
+            );
             $linked = [...$linked, ...array_values($met)];
         } while ($met !== []);
 
@@ -81,7 +102,8 @@ final readonly class BenchView
     }
 
     /**
-     * Every part by id: its size as written and in px, the split that holds it, where it is halved, and its neighbours there.
+     * Every part by id: its size as written and in px, the split that holds it, where it is halved, and its neighbours
+     * there.
      *
      * @return array<string, array<string, mixed>>
      */
@@ -115,10 +137,15 @@ final readonly class BenchView
     {
         $part = $split->parts[$index] ?? null;
 
-        return $part === null ? [] : [[
-            'part' => $part->id(), 'side' => $side,
-            'letters' => array_map(fn (string $id) => $this->at->design->zone($id)->letter(), $part->paneIds()),
-        ]];
+        return $part === null
+            ? []
+            : [
+                [
+                    'part' => $part->id(),
+                    'side' => $side,
+                    'letters' => array_map(fn (string $id) => $this->at->design->zone($id)->letter(), $part->paneIds()),
+                ],
+            ];
     }
 
     /**
@@ -132,7 +159,10 @@ final readonly class BenchView
         $halves = [];
         foreach (Axis::cases() as $axis) {
             $gutter = $parent?->axis === $axis && $part->size()->isShare() ? $parent->gutterPx : 0;
-            $halves[$axis->value] = ['at' => $rect->start($axis) + Rational::of($rect->length($axis) - $gutter, 2)->round(), 'gutter' => $gutter];
+            $halves[$axis->value] = [
+                'at' => $rect->start($axis) + Rational::of($rect->length($axis) - $gutter, 2)->round(),
+                'gutter' => $gutter,
+            ];
         }
 
         return $halves;

@@ -19,7 +19,10 @@ use UpperPane\Core\Text\ReadingTime;
 /** How long things take by themselves (model §6), without drawing them. */
 final readonly class ContentTime
 {
-    /** What a picture, a colour or a clock stands for when its length is asked for: it has none of its own (common practice). */
+    /**
+     * What a picture, a colour or a clock stands for when its length is asked for: it has none of its own (common
+     * practice).
+     */
     public const PLAIN_MS = 10_000;
 
     public function __construct(private MediaShelf $media)
@@ -30,7 +33,9 @@ final readonly class ContentTime
     public function ofFill(Fill $fill): ?int
     {
         return match ($fill->kind()) {
-            FillKind::Picture, FillKind::Video => $fill instanceof MediaFill ? $this->media->find($fill->media)?->durationMs : null,
+            FillKind::Picture, FillKind::Video => $fill instanceof MediaFill
+                ? $this->media->find($fill->media)?->durationMs
+                : null,
             FillKind::Text => $fill instanceof TextFill ? ReadingTime::ofMs($fill->text) : null,
             FillKind::Empty, FillKind::Colour, FillKind::Clock, FillKind::Playlist => null,
         };
@@ -38,7 +43,7 @@ final readonly class ContentTime
 
     public function ofEntry(Entry $entry): int
     {
-        return $entry->durationMs ?? $this->ofFill($entry->fill) ?? self::PLAIN_MS;
+        return $entry->durationMs ?? ($this->ofFill($entry->fill) ?? self::PLAIN_MS);
     }
 
     /** One round of a fill in ms; null when it shows one thing for as long as it lasts. */
@@ -49,10 +54,15 @@ final readonly class ContentTime
         return $enabled === [] ? null : array_sum(array_map($this->ofEntry(...), $enabled));
     }
 
-    /** How long a scene lasts in ms; null until something else comes. A scene that goes by a cycle and has none lasts {@see PLAIN_MS}. */
+    /**
+     * How long a scene lasts in ms; null until something else comes. A scene that goes by a cycle and has none lasts
+     * {@see PLAIN_MS}.
+     */
     public function ofScene(Design $design, Scene $scene): ?int
     {
-        $cycle = fn (string $zone): int => isset($design->zones[$zone]) ? $this->cycle($design->zones[$zone]->fill()) ?? 0 : 0;
+        $cycle = fn (string $zone): int => isset($design->zones[$zone])
+            ? $this->cycle($design->zones[$zone]->fill()) ?? 0
+            : 0;
 
         return match ($scene->length->kind) {
             SceneLength::OPEN => null,

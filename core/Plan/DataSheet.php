@@ -7,8 +7,8 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Base\CanonicalJson;
 
 /**
- * What in a release's plans depends on data, for one set of deliveries (model §7). A plan names the sheet it wants by its hash; a
- * player joins the two by zone. A design without data wants the empty one.
+ * What in a release's plans depends on data, for one set of deliveries (model §7). A plan names the sheet it wants by
+ * its hash; a player joins the two by zone. A design without data wants the empty one.
  */
 final readonly class DataSheet
 {

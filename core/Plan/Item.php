@@ -16,7 +16,8 @@ final readonly class Item
     /**
      * @param ?string              $entry      id of the playlist entry; null when the fill stands alone
      * @param ?int                 $ms         null: for as long as the zone shows it
-     * @param array<string, mixed> $drawing    `kind` and what the renderer draws; px in thousandths where the key ends in _mpx
+     * @param array<string, mixed> $drawing `kind` and what the renderer draws; px in thousandths where the key ends in
+     *     _mpx
      * @param ?int                 $contentMs  how long the content itself is, where it has a length
      */
     public function __construct(
@@ -34,7 +35,17 @@ final readonly class Item
 
     public function inEntry(string $entry, int $ms, Transition $transition): self
     {
-        return new self($this->fill, $this->drawing, $entry, $ms, $transition, $this->fit, $this->set, $this->media, $this->contentMs);
+        return new self(
+            $this->fill,
+            $this->drawing,
+            $entry,
+            $ms,
+            $transition,
+            $this->fit,
+            $this->set,
+            $this->media,
+            $this->contentMs,
+        );
     }
 
     /** @return array<string, mixed> */

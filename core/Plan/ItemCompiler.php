@@ -32,7 +32,10 @@ final readonly class ItemCompiler
     {
         return match ($fill->kind()) {
             FillKind::Empty, FillKind::Playlist => new Item($fill, ['kind' => 'standby']),
-            FillKind::Colour => new Item($fill, ['kind' => 'colour', 'colour' => self::as(ColourFill::class, $fill)->colour->hex]),
+            FillKind::Colour => new Item($fill, [
+                'kind' => 'colour',
+                'colour' => self::as(ColourFill::class, $fill)->colour->hex,
+            ]),
             FillKind::Picture, FillKind::Video => $this->media(self::as(MediaFill::class, $fill), $box),
             FillKind::Text => $this->text(self::as(TextFill::class, $fill), $box),
             FillKind::Clock => $this->clock(self::as(ClockFill::class, $fill), $box),
@@ -48,7 +51,9 @@ final readonly class ItemCompiler
      */
     private static function as(string $class, Fill $fill): Fill
     {
-        return $fill instanceof $class ? $fill : throw new \LogicException("A fill of kind {$fill->kind()->value} is a $class.");
+        return $fill instanceof $class
+            ? $fill
+            : throw new \LogicException("A fill of kind {$fill->kind()->value} is a $class.");
     }
 
     private function media(MediaFill $fill, Size $box): Item
@@ -59,14 +64,20 @@ final readonly class ItemCompiler
         }
         $fit = Fit::of($facts->size, $box, $fill->fit, $fill->focusX, $fill->focusY);
 
-        return new Item($fill, [
-            'kind' => $facts->isVideo() ? 'video' : 'picture',
-            'sha256' => $facts->sha256,
-            'drawn_mpx' => array_map(self::thousandths(...), $fit->drawn),
-            'ground' => $fill->ground->hex,
-            'cut_ppm' => $fit->cut->times(Rational::of(1_000_000))->round(),
-            'scale_ppm' => $fit->enlargement()->times(Rational::of(1_000_000))->round(),
-        ] + ($facts->isVideo() ? ['content_ms' => $facts->durationMs ?? 0, 'sound' => $fill->sound] : []), fit: $fit, media: $facts, contentMs: $facts->durationMs);
+        return new Item(
+            $fill,
+            [
+                'kind' => $facts->isVideo() ? 'video' : 'picture',
+                'sha256' => $facts->sha256,
+                'drawn_mpx' => array_map(self::thousandths(...), $fit->drawn),
+                'ground' => $fill->ground->hex,
+                'cut_ppm' => $fit->cut->times(Rational::of(1_000_000))->round(),
+                'scale_ppm' => $fit->enlargement()->times(Rational::of(1_000_000))->round(),
+            ] + ($facts->isVideo() ? ['content_ms' => $facts->durationMs ?? 0, 'sound' => $fill->sound] : []),
+            fit: $fit,
+            media: $facts,
+            contentMs: $facts->durationMs,
+        );
     }
 
     private function text(TextFill $fill, Size $box): Item
@@ -74,7 +85,8 @@ final readonly class ItemCompiler
         [$face, $inner, $padding] = $this->frame($fill->style, $box);
         $set = $this->set($fill->text, $face, $fill->style, $inner);
         $lineMpx = self::thousandths($set->lineHeightPx);
-        $topMpx = $this->top($fill->style->valign, $inner->height * 1000, $lineMpx * count($set->lines)) + $padding * 1000;
+        $topMpx =
+            $this->top($fill->style->valign, $inner->height * 1000, $lineMpx * count($set->lines)) + $padding * 1000;
         $lines = [];
         foreach ($set->lines as $index => $line) {
             $widthMpx = self::thousandths($line['width']);
@@ -86,7 +98,12 @@ final readonly class ItemCompiler
             ];
         }
 
-        return new Item($fill, ['kind' => 'text', 'lines' => $lines] + $this->styling($fill->style, $set, $lineMpx), set: $set, contentMs: ReadingTime::ofMs($fill->text));
+        return new Item(
+            $fill,
+            ['kind' => 'text', 'lines' => $lines] + $this->styling($fill->style, $set, $lineMpx),
+            set: $set,
+            contentMs: ReadingTime::ofMs($fill->text),
+        );
     }
 
     /** Measured at its widest value, so that it never jumps or overflows as it runs. */
@@ -102,13 +119,22 @@ final readonly class ItemCompiler
         $set = $this->set($widest, $face, $fill->style, $inner, TextMode::Shrink);
         $lineMpx = self::thousandths($set->lineHeightPx);
 
-        return new Item($fill, [
-            'kind' => 'clock',
-            'tokens' => $fill->pattern->tokens,
-            'offsets' => OffsetTable::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
-            'box_mpx' => [$padding * 1000, $padding * 1000 + $this->top($fill->style->valign, $inner->height * 1000, $lineMpx), $inner->width * 1000, $lineMpx],
-            'align' => $fill->style->align,
-        ] + $this->styling($fill->style, $set, $lineMpx), set: $set);
+        return new Item(
+            $fill,
+            [
+                'kind' => 'clock',
+                'tokens' => $fill->pattern->tokens,
+                'offsets' => OffsetTable::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
+                'box_mpx' => [
+                    $padding * 1000,
+                    $padding * 1000 + $this->top($fill->style->valign, $inner->height * 1000, $lineMpx),
+                    $inner->width * 1000,
+                    $lineMpx,
+                ],
+                'align' => $fill->style->align,
+            ] + $this->styling($fill->style, $set, $lineMpx),
+            set: $set,
+        );
     }
 
     /** @return array{FontFace, Size, int} the face, the box inside the padding, the padding in px */
@@ -122,15 +148,27 @@ final readonly class ItemCompiler
 
     private function set(string $text, FontFace $face, TextStyle $style, Size $inner, ?TextMode $mode = null): SetText
     {
-        return TextSetter::set($text, $face, $mode ?? $style->mode, $this->context->px($style->sizePx), $this->context->px($style->minSizePx), $inner, $style->lineHeightThousandths);
+        return TextSetter::set(
+            $text,
+            $face,
+            $mode ?? $style->mode,
+            $this->context->px($style->sizePx),
+            $this->context->px($style->minSizePx),
+            $inner,
+            $style->lineHeightThousandths,
+        );
     }
 
     /** @return array<string, mixed> */
     private function styling(TextStyle $style, SetText $set, int $lineMpx): array
     {
         return [
-            'font' => $style->font, 'weight' => $style->weight, 'size' => $set->sizePx, 'line_mpx' => $lineMpx,
-            'colour' => $style->colour->hex, 'ground' => $style->ground->hex,
+            'font' => $style->font,
+            'weight' => $style->weight,
+            'size' => $set->sizePx,
+            'line_mpx' => $lineMpx,
+            'colour' => $style->colour->hex,
+            'ground' => $style->ground->hex,
         ];
     }
 

@@ -14,8 +14,9 @@ use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Time\Midnights;
 
 /**
- * The one thing that is ever drawn: a design on a surface over a horizon. Its scenes with their zones, the round they follow each
- * other in, the triggers, which part of the canvas leaves which output, and the sheet that holds what depends on data.
+ * The one thing that is ever drawn: a design on a surface over a horizon. Its scenes with their zones, the round they
+ * follow each other in, the triggers, which part of the canvas leaves which output, and the sheet that holds what
+ * depends on data.
  */
 final readonly class Plan
 {
@@ -44,13 +45,22 @@ final readonly class Plan
     /** With more that was found on the way to it. */
     public function with(Finding ...$findings): self
     {
-        return new self($this->surface, $this->scenes, $this->round, [...$this->findings, ...array_values($findings)], $this->context, $this->outputs);
+        return new self(
+            $this->surface,
+            $this->scenes,
+            $this->round,
+            [...$this->findings, ...array_values($findings)],
+            $this->context,
+            $this->outputs,
+        );
     }
 
     /** @return list<ZonePlan> of all scenes, scene by scene, back to front */
     public function zones(): array
     {
-        return array_merge([], ...array_map(static fn (ScenePlan $scene) => $scene->zones, array_values($this->scenes)));
+        $zones = array_map(static fn (ScenePlan $scene) => $scene->zones, array_values($this->scenes));
+
+        return array_merge([], ...$zones);
     }
 
     /** @return array<string, mixed> only strings, booleans, null and integers: it can be hashed */
@@ -66,9 +76,15 @@ final readonly class Plan
             'scenes' => array_map(static fn (ScenePlan $scene) => $scene->toArray(), $this->scenes),
             'round' => $this->round->toArray(),
             'triggers' => [],
-            'panels' => array_map(static fn (PlacedPanel $panel) => [
-                'id' => $panel->id, 'number' => $panel->number, 'rect' => $panel->rect->toArray(), 'turn' => $panel->panel->signalTurn(),
-            ], $this->surface->panels),
+            'panels' => array_map(
+                static fn (PlacedPanel $panel) => [
+                    'id' => $panel->id,
+                    'number' => $panel->number,
+                    'rect' => $panel->rect->toArray(),
+                    'turn' => $panel->panel->signalTurn(),
+                ],
+                $this->surface->panels,
+            ),
             'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->surface->seams),
             'outputs' => array_map(self::output(...), $this->outputs->outputs ?? []),
             'sheet' => DataSheet::none()->sha256(),
@@ -81,8 +97,17 @@ final readonly class Plan
     private static function output(Output $output): array
     {
         return [
-            'player' => $output->player, 'number' => $output->number, 'px' => $output->raster->toArray(),
-            'slices' => array_map(static fn (Slice $slice) => ['panel' => $slice->panel, 'raster' => $slice->raster->toArray(), 'matrix' => $slice->matrix()], $output->slices),
+            'player' => $output->player,
+            'number' => $output->number,
+            'px' => $output->raster->toArray(),
+            'slices' => array_map(
+                static fn (Slice $slice) => [
+                    'panel' => $slice->panel,
+                    'raster' => $slice->raster->toArray(),
+                    'matrix' => $slice->matrix(),
+                ],
+                $output->slices,
+            ),
         ];
     }
 
@@ -101,7 +126,11 @@ final readonly class Plan
         $media = [];
         foreach ($this->items() as $item) {
             if ($item->fit !== null && $item->media !== null) {
-                $media[$item->media->sha256] = ['sha256' => $item->media->sha256, 'mime' => $item->media->mime, 'bytes' => $item->media->bytes];
+                $media[$item->media->sha256] = [
+                    'sha256' => $item->media->sha256,
+                    'mime' => $item->media->mime,
+                    'bytes' => $item->media->bytes,
+                ];
             }
         }
         ksort($media);

@@ -19,8 +19,13 @@ final class PlanCompiler
      * @param ?Rect         $area   the part of the surface it is for; null for the whole
      * @param ?list<string> $scenes those that are wanted; null for all
      */
-    public static function compile(Design $design, Surface $surface, PlanContext $context, ?Rect $area = null, ?array $scenes = null): Plan
-    {
+    public static function compile(
+        Design $design,
+        Surface $surface,
+        PlanContext $context,
+        ?Rect $area = null,
+        ?array $scenes = null,
+    ): Plan {
         $place = $area ?? $surface->canvas->rect();
         $sizing = new Sizing($surface->canvas, $surface->pitchXUm, $surface->pitchYUm);
         $compiler = new SceneCompiler($design, $sizing, $context->on(Ground::of($surface)->within($place)), $place);
@@ -35,24 +40,33 @@ final class PlanCompiler
     public static function round(Design $design, PlanContext $context): RoundPlan
     {
         $time = new ContentTime($context->media);
-        $scenes = array_map(static fn (string $id) => ['scene' => $id, 'ms' => $time->ofScene($design, $design->scene($id))], $design->round);
+        $scenes = array_map(
+            static fn (string $id) => ['scene' => $id, 'ms' => $time->ofScene($design, $design->scene($id))],
+            $design->round,
+        );
 
         return RoundPlan::of($scenes === [] ? throw new \LogicException('A round has a scene.') : $scenes);
     }
 
-    /** @return list<Finding> scenes of the round that never end although others should follow; leaders that lead nothing */
+    /**
+     * @return list<Finding> scenes of the round that never end although others should follow; leaders that lead nothing
+     */
     public static function ofRound(Design $design): array
     {
         $findings = [];
         foreach ($design->round as $id) {
             $scene = $design->scene($id);
             if ($scene->length->kind === $scene->length::OPEN && count($design->round) > 1) {
-                $findings[] = Finding::of('round.never_ends', Severity::Stop, "/scenes/$id/length", ['scene' => $scene->name]);
+                $findings[] = Finding::of('round.never_ends', Severity::Stop, "/scenes/$id/length", [
+                    'scene' => $scene->name,
+                ]);
             }
         }
         foreach ($design->scenes as $id => $scene) {
             if ($scene->length->kind === $scene->length::LEADER && !$scene->holds($scene->length->leader)) {
-                $findings[] = Finding::of('scene.leader_gone', Severity::Stop, "/scenes/$id/length/zone", ['scene' => $scene->name]);
+                $findings[] = Finding::of('scene.leader_gone', Severity::Stop, "/scenes/$id/length/zone", [
+                    'scene' => $scene->name,
+                ]);
             }
         }
 

@@ -10,7 +10,10 @@ use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Text\Fonts;
 
-/** Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and what lies under the canvas. */
+/**
+ * Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and
+ * what lies under the canvas.
+ */
 final readonly class PlanContext
 {
     public const HORIZON_MS = 14 * 86_400_000;
@@ -30,7 +33,9 @@ final readonly class PlanContext
     /** The least capital height in px at the farthest viewer; null where the pitch or the viewer is not known. */
     public function leastCapPx(): ?int
     {
-        return $this->farthestMm === null || $this->pitchUm === null ? null : Legibility::leastCapPx($this->pitchUm, $this->farthestMm);
+        return $this->farthestMm === null || $this->pitchUm === null
+            ? null
+            : Legibility::leastCapPx($this->pitchUm, $this->farthestMm);
     }
 
     public function untilMs(): int
@@ -46,18 +51,45 @@ final readonly class PlanContext
 
     public function scaledBy(Rational $scale): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $scale, $this->ground, $this->farthestMm, $this->pitchUm);
+        return new self(
+            $this->media,
+            $this->fonts,
+            $this->zone,
+            $this->fromMs,
+            $scale,
+            $this->ground,
+            $this->farthestMm,
+            $this->pitchUm,
+        );
     }
 
     /** The panels and seams under the zones; none when the canvas is no surface's. */
     public function on(?Ground $ground): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $ground, $this->farthestMm, $this->pitchUm);
+        return new self(
+            $this->media,
+            $this->fonts,
+            $this->zone,
+            $this->fromMs,
+            $this->scale,
+            $ground,
+            $this->farthestMm,
+            $this->pitchUm,
+        );
     }
 
     /** How far away the farthest viewer stands, in mm, and the surface's pitch. */
     public function seenFrom(int $farthestMm, Rational $pitchUm): self
     {
-        return new self($this->media, $this->fonts, $this->zone, $this->fromMs, $this->scale, $this->ground, $farthestMm, $pitchUm);
+        return new self(
+            $this->media,
+            $this->fonts,
+            $this->zone,
+            $this->fromMs,
+            $this->scale,
+            $this->ground,
+            $farthestMm,
+            $pitchUm,
+        );
     }
 }

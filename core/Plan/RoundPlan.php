@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 /**
- * Scenes that follow each other by themselves (model §6): where in the round an instant lies. The cycle is the sum of the lengths; a
- * scene without a length never ends, so nothing after it is ever shown.
+ * Scenes that follow each other by themselves (model §6): where in the round an instant lies. The cycle is the sum of
+ * the lengths; a scene without a length never ends, so nothing after it is ever shown.
  */
 final readonly class RoundPlan
 {
@@ -36,7 +36,8 @@ final readonly class RoundPlan
     }
 
     /**
-     * What shows t ms after the showing began, since when and how long still; a scene holds up to, not including, its end.
+     * What shows t ms after the showing began, since when and how long still; a scene holds up to, not including, its
+     * end.
      *
      * @return array{index: int, scene: string, since_ms: int, left_ms: ?int}
      */
@@ -46,7 +47,12 @@ final readonly class RoundPlan
         $rest = $cycle === null ? max(0, $tMs) : (($tMs % $cycle) + $cycle) % $cycle;
         foreach ($this->scenes as $index => ['scene' => $scene, 'ms' => $ms]) {
             if ($ms === null || $rest < $ms) {
-                return ['index' => $index, 'scene' => $scene, 'since_ms' => $rest, 'left_ms' => $ms === null ? null : $ms - $rest];
+                return [
+                    'index' => $index,
+                    'scene' => $scene,
+                    'since_ms' => $rest,
+                    'left_ms' => $ms === null ? null : $ms - $rest,
+                ];
             }
             $rest -= $ms;
         }

@@ -18,12 +18,19 @@ use UpperPane\Core\Layout\ReadingOrder;
 use UpperPane\Core\Layout\Reflow;
 use UpperPane\Core\Layout\Sizing;
 
-/** One scene of a design on a place of a surface → its plan. The layout that suits the place's orientation is taken, and reflowed where it must be. */
+/**
+ * One scene of a design on a place of a surface → its plan. The layout that suits the place's orientation is taken, and
+ * reflowed where it must be.
+ */
 final readonly class SceneCompiler
 {
     /** @param Rect $place the part of the surface's canvas that it covers */
-    public function __construct(private Design $design, private Sizing $surface, private PlanContext $context, private Rect $place)
-    {
+    public function __construct(
+        private Design $design,
+        private Sizing $surface,
+        private PlanContext $context,
+        private Rect $place,
+    ) {
     }
 
     /** @param ?list<string> $only zones whose plans are wanted; null for all */
@@ -57,7 +64,12 @@ final readonly class SceneCompiler
         $compiler = new ZoneCompiler($context);
         $placed = $only === null ? $placing->placed : array_intersect_key($placing->placed, array_flip($only));
 
-        return array_values(array_map(static fn (Placed $one) => $compiler->compile($at->scene->id, $at->design->zone($one->zone), $one), $placed));
+        return array_values(
+            array_map(
+                static fn (Placed $one) => $compiler->compile($at->scene->id, $at->design->zone($one->zone), $one),
+                $placed,
+            ),
+        );
     }
 
     /** @return list<string> zone ids in reading order, floats after what they lie over */
@@ -67,17 +79,27 @@ final readonly class SceneCompiler
     }
 
     /**
-     * The zones that must be compiled again after an edit: those that lie elsewhere, show something else, or are called otherwise.
+     * The zones that must be compiled again after an edit: those that lie elsewhere, show something else, or are called
+     * otherwise.
      *
      * @return list<string>
      */
-    public static function changed(LayoutAt $before, Placing $placedBefore, LayoutAt $after, Placing $placedAfter): array
-    {
+    public static function changed(
+        LayoutAt $before,
+        Placing $placedBefore,
+        LayoutAt $after,
+        Placing $placedAfter,
+    ): array {
         $changed = [];
         foreach ($placedAfter->placed as $id => $placed) {
             $old = $placedBefore->placed[$id] ?? null;
             $oldZone = $before->design->zones[$id] ?? null;
-            if ($old === null || !$old->equals($placed) || $oldZone === null || !$oldZone->equals($after->design->zone((string) $id))) {
+            if (
+                $old === null
+                || !$old->equals($placed)
+                || $oldZone === null
+                || !$oldZone->equals($after->design->zone((string) $id))
+            ) {
                 $changed[] = (string) $id;
             }
         }
@@ -88,9 +110,15 @@ final readonly class SceneCompiler
     /** @return list<Finding> zones that stand in the scene's other layout only */
     public static function missing(LayoutAt $at): array
     {
-        return array_map(static fn (Zone $zone) => Finding::of('layout.zone_missing', Severity::Caution, "/zones/{$zone->id}", [
-            'zone' => $zone->id, 'letter' => $zone->letter(), 'orientation' => $at->canvas()->isPortrait() ? 'portrait' : 'landscape', 'scene' => $at->scene->id,
-        ]), $at->missing());
+        return array_map(
+            static fn (Zone $zone) => Finding::of('layout.zone_missing', Severity::Caution, "/zones/{$zone->id}", [
+                'zone' => $zone->id,
+                'letter' => $zone->letter(),
+                'orientation' => $at->canvas()->isPortrait() ? 'portrait' : 'landscape',
+                'scene' => $at->scene->id,
+            ]),
+            $at->missing(),
+        );
     }
 
     /** @return list<Finding> of floats, with the letter of each */
@@ -99,7 +127,12 @@ final readonly class SceneCompiler
         return array_map(static function (Finding $finding) use ($design): Finding {
             $zone = is_string($finding->params['zone'] ?? null) ? $finding->params['zone'] : '';
 
-            return Finding::of($finding->code, $finding->severity, "/zones/$zone", $finding->params + ['letter' => $design->zone($zone)->letter()]);
+            return Finding::of(
+                $finding->code,
+                $finding->severity,
+                "/zones/$zone",
+                $finding->params + ['letter' => $design->zone($zone)->letter()],
+            );
         }, $placing->findings);
     }
 
@@ -128,6 +161,11 @@ final readonly class SceneCompiler
         $panes = $finding->params['panes'] ?? [];
         $letters = array_map(fn (string $id) => $this->design->zone($id)->letter(), is_array($panes) ? $panes : []);
 
-        return Finding::of($finding->code, $finding->severity, $finding->path, ['panes' => $letters] + $finding->params);
+        return Finding::of(
+            $finding->code,
+            $finding->severity,
+            $finding->path,
+            ['panes' => $letters] + $finding->params,
+        );
     }
 }

@@ -8,7 +8,10 @@ use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Geometry\Rect;
 
-/** One scene of a plan: its zones where they lie, back to front, what lies behind them, how long it lasts and how it enters. */
+/**
+ * One scene of a plan: its zones where they lie, back to front, what lies behind them, how long it lasts and how it
+ * enters.
+ */
 final readonly class ScenePlan
 {
     /**

@@ -9,12 +9,18 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Surface\Ground;
 
-/** The lines that a dragged line snaps to, with their order (model §3): of those near enough the lowest rank wins, of equals the nearest. */
+/**
+ * The lines that a dragged line snaps to, with their order (model §3): of those near enough the lowest rank wins, of
+ * equals the nearest.
+ */
 final class SnapLines
 {
     private const RANKS = ['seam' => 0, 'centre' => 1, 'third' => 2, 'line' => 3];
 
-    /** @return array<string, list<array{at: int, kind: string, rank: int, after: ?string}>> per axis; `after` names the mullion that a line is, so that it does not snap to itself */
+    /**
+     * @return array<string, list<array{at: int, kind: string, rank: int, after: ?string}>> per axis; `after` names the
+     *     mullion that a line is, so that it does not snap to itself
+     */
     public static function of(Size $canvas, Glazing $glazing, ?Ground $ground): array
     {
         $snaps = [];

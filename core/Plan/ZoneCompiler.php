@@ -27,18 +27,29 @@ final readonly class ZoneCompiler
     {
         $fill = $zone->fill();
         $size = $placed->rect->size();
-        $items = $fill instanceof PlaylistFill
-            ? array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->enabled())
-            : [$this->items->compile($fill, $size)];
+        $items =
+            $fill instanceof PlaylistFill
+                ? array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->enabled())
+                : [$this->items->compile($fill, $size)];
         $items = $items === [] ? [$this->items->compile(new EmptyFill(), $size)] : $items;
         $ground = $this->context->ground;
         $box = $placed->box();
 
-        return new ZonePlan($sceneId, $zone, $placed, $items, $ground === null || count($ground->panels) < 2 ? [] : $ground->panelsUnder($box), $ground?->seamsIn($box) ?? [], $this->context->leastCapPx());
+        return new ZonePlan(
+            $sceneId,
+            $zone,
+            $placed,
+            $items,
+            $ground === null || count($ground->panels) < 2 ? [] : $ground->panelsUnder($box),
+            $ground?->seamsIn($box) ?? [],
+            $this->context->leastCapPx(),
+        );
     }
 
     private function entry(Entry $entry, Size $size): Item
     {
-        return $this->items->compile($entry->fill, $size)->inEntry($entry->id, $this->time->ofEntry($entry), $entry->transition);
+        return $this->items
+            ->compile($entry->fill, $size)
+            ->inEntry($entry->id, $this->time->ofEntry($entry), $entry->transition);
     }
 }

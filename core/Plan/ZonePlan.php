@@ -19,7 +19,8 @@ final readonly class ZonePlan
      * @param list<Item>   $items  what is shown in turn; disabled entries left out; a standby when there is nothing
      * @param list<string> $panels letters of the panels it falls on; none on a single panel, where it says nothing
      * @param list<Rect>   $seams  those that run through it, in canvas px
-     * @param ?int         $leastCapPx capital height in px that the farthest viewer can read; null where nobody said who looks from where
+     * @param ?int $leastCapPx capital height in px that the farthest viewer can read; null where nobody said who looks
+     *     from where
      */
     public function __construct(
         public string $sceneId,
@@ -36,7 +37,15 @@ final readonly class ZonePlan
     /** The same zone on a canvas that its own is a part of. */
     public function movedBy(int $x, int $y): self
     {
-        return new self($this->sceneId, $this->zone, $this->placed->movedBy($x, $y), $this->items, $this->panels, array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams), $this->leastCapPx);
+        return new self(
+            $this->sceneId,
+            $this->zone,
+            $this->placed->movedBy($x, $y),
+            $this->items,
+            $this->panels,
+            array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams),
+            $this->leastCapPx,
+        );
     }
 
     /** JSON Pointer into the design document. */
@@ -84,6 +93,8 @@ final readonly class ZonePlan
 
     private function playlist(): Playlist
     {
-        return Playlist::of(array_map(static fn (Item $item) => ['id' => (string) $item->entry, 'ms' => (int) $item->ms], $this->items));
+        return Playlist::of(
+            array_map(static fn (Item $item) => ['id' => (string) $item->entry, 'ms' => (int) $item->ms], $this->items),
+        );
     }
 }

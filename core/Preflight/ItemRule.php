@@ -23,13 +23,26 @@ abstract class ItemRule implements Rule
     abstract protected function judge(Item $item, ZonePlan $zone): ?Finding;
 
     /** @param array<string, string|int> $params */
-    protected function finding(string $code, Severity $severity, ZonePlan $zone, Item $item, array $params = []): Finding
-    {
+    protected function finding(
+        string $code,
+        Severity $severity,
+        ZonePlan $zone,
+        Item $item,
+        array $params = [],
+    ): Finding {
         $where = $item->entry === null ? '' : '/fill/entries/'.self::index($zone, $item->entry);
 
-        return Finding::of($code, $severity, $zone->path().$where, [
-            'zone' => $zone->zone->id, 'letter' => $zone->zone->letter(), 'entry' => $item->entry ?? '', 'what' => $item->media->name ?? '',
-        ] + $params);
+        return Finding::of(
+            $code,
+            $severity,
+            $zone->path().$where,
+            [
+                'zone' => $zone->zone->id,
+                'letter' => $zone->zone->letter(),
+                'entry' => $item->entry ?? '',
+                'what' => $item->media->name ?? '',
+            ] + $params,
+        );
     }
 
     /** RFC 6901 wants the index in the list, disabled entries counted. */

@@ -13,8 +13,9 @@ use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Site\SurfaceSheet;
 
 /**
- * What there is to say of a design on a surface: its plan, and everything that is found of the surface, its wiring, the area, the
- * round, the layouts and every zone. Bench, previews, effects, release and `bin/pane` all ask here, so that none disagrees.
+ * What there is to say of a design on a surface: its plan, and everything that is found of the surface, its wiring, the
+ * area, the round, the layouts and every zone. Bench, previews, effects, release and `bin/pane` all ask here, so that
+ * none disagrees.
  */
 final readonly class Judgement
 {
@@ -28,8 +29,14 @@ final readonly class Judgement
     {
         $outputs = $sheet->outputMap();
         $place = $area === null ? null : $sheet->areas[$area] ?? null;
-        $plan = PlanCompiler::compile($design, $sheet->surface, $context->seenFrom($sheet->viewingMm()[1], $sheet->surface->pitchXUm), $place)
-            ->leavingBy($outputs)->with(...self::ofSurface($sheet, $area));
+        $plan = PlanCompiler::compile(
+            $design,
+            $sheet->surface,
+            $context->seenFrom($sheet->viewingMm()[1], $sheet->surface->pitchXUm),
+            $place,
+        )
+            ->leavingBy($outputs)
+            ->with(...self::ofSurface($sheet, $area));
 
         return new self($plan, Preflight::standard()->plan($plan));
     }
@@ -43,11 +50,14 @@ final readonly class Judgement
     {
         $names = ['area' => (string) $area, 'surface' => $sheet->name()];
 
-        return [...$sheet->findings(), ...match (true) {
-            $area === null => [],
-            !isset($sheet->areas[$area]) => [Finding::of('area.not_there', Severity::Caution, '', $names)],
-            default => [Finding::of('area.rest_empty', Severity::Note, '', $names)],
-        }];
+        return [
+            ...$sheet->findings(),
+            ...match (true) {
+                $area === null => [],
+                !isset($sheet->areas[$area]) => [Finding::of('area.not_there', Severity::Caution, '', $names)],
+                default => [Finding::of('area.rest_empty', Severity::Note, '', $names)],
+            },
+        ];
     }
 
     public function blocks(): bool
@@ -58,6 +68,8 @@ final readonly class Judgement
     /** @return list<Finding> */
     public function stops(): array
     {
-        return array_values(array_filter($this->findings, static fn (Finding $finding) => $finding->severity === Severity::Stop));
+        return array_values(
+            array_filter($this->findings, static fn (Finding $finding) => $finding->severity === Severity::Stop),
+        );
     }
 }

@@ -14,7 +14,8 @@ use UpperPane\Core\Plan\ZonePlan;
 final readonly class Preflight
 {
     /**
-     * @param list<Rule>      $rules  on single zones: they belong to the first tier and are asked again for every zone that changed
+     * @param list<Rule> $rules on single zones: they belong to the first tier and are asked again for every zone that
+     *     changed
      * @param list<SceneRule> $scenes
      */
     private function __construct(private array $rules, private array $scenes)
@@ -23,21 +24,22 @@ final readonly class Preflight
 
     public static function standard(): self
     {
-        return new self([
-            new Rule\EmptyPane(),
-            new Rule\EmptyPlaylist(),
-            new Rule\MissingFile(),
-            new Rule\Stretched(),
-            new Rule\Enlarged(),
-            new Rule\CutAway(),
-            new Rule\VideoLongerThanSlot(),
-            new Rule\TextOverflows(),
-            new Rule\TextApproximate(),
-            new Rule\OnSeam(),
-            new Rule\TooSmallToRead(),
-        ], [
-            new Rule\Hidden(),
-        ]);
+        return new self(
+            [
+                new Rule\EmptyPane(),
+                new Rule\EmptyPlaylist(),
+                new Rule\MissingFile(),
+                new Rule\Stretched(),
+                new Rule\Enlarged(),
+                new Rule\CutAway(),
+                new Rule\VideoLongerThanSlot(),
+                new Rule\TextOverflows(),
+                new Rule\TextApproximate(),
+                new Rule\OnSeam(),
+                new Rule\TooSmallToRead(),
+            ],
+            [new Rule\Hidden()],
+        );
     }
 
     /** With more rules on zones. */
@@ -63,10 +65,15 @@ final readonly class Preflight
         return $findings;
     }
 
-    /** @return list<Finding> of a scene's layout: what was found when it was placed, and how its zones lie to each other */
+    /**
+     * @return list<Finding> of a scene's layout: what was found when it was placed, and how its zones lie to each other
+     */
     public function scene(ScenePlan $scene): array
     {
-        return [...$scene->findings, ...array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $this->scenes))];
+        return [
+            ...$scene->findings,
+            ...array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $this->scenes)),
+        ];
     }
 
     /** @return list<Finding> of the whole plan: its round, its scenes' layouts, and every zone */

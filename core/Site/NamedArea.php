@@ -11,8 +11,8 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * A rectangle of a surface with a name, that a design may be made for: in px, or in % so that it follows the canvas. Each
- * edge in % is rounded by itself, so that neighbours in % always touch.
+ * A rectangle of a surface with a name, that a design may be made for: in px, or in % so that it follows the canvas.
+ * Each edge in % is rounded by itself, so that neighbours in % always touch.
  */
 final readonly class NamedArea
 {
@@ -27,7 +27,9 @@ final readonly class NamedArea
         $input->keys(['name', 'unit', 'rect']);
         $percent = $input->choice('unit', ['px', '%']) === '%';
         $sides = $input->list('rect', 4, 4);
-        $read = static fn (int $i, int $least) => $percent ? $sides[$i]->asThousandths($least, 100_000) : $sides[$i]->asInt($least, Size::LARGEST_PX);
+        $read = static fn (int $i, int $least) => $percent
+            ? $sides[$i]->asThousandths($least, 100_000)
+            : $sides[$i]->asInt($least, Size::LARGEST_PX);
 
         return new self($input->text('name', 60, 1), $percent, [$read(0, 0), $read(1, 0), $read(2, 1), $read(3, 1)]);
     }
@@ -38,12 +40,23 @@ final readonly class NamedArea
         [$left, $top, $width, $height] = $this->sides;
         $x = $this->edge($left, $canvas->width);
         $y = $this->edge($top, $canvas->height);
-        $rect = Rect::of($x, $y, $this->edge($left + $width, $canvas->width) - $x, $this->edge($top + $height, $canvas->height) - $y);
+        $rect = Rect::of(
+            $x,
+            $y,
+            $this->edge($left + $width, $canvas->width) - $x,
+            $this->edge($top + $height, $canvas->height) - $y,
+        );
         if ($rect->width < 1 || $rect->height < 1) {
             throw Refusal::because('area.below_px', '/rect', ['name' => $this->name]);
         }
         if (!$canvas->rect()->contains($rect)) {
-            throw Refusal::because('area.outside', '/rect', ['name' => $this->name, 'right' => $rect->right(), 'bottom' => $rect->bottom(), 'width' => $canvas->width, 'height' => $canvas->height]);
+            throw Refusal::because('area.outside', '/rect', [
+                'name' => $this->name,
+                'right' => $rect->right(),
+                'bottom' => $rect->bottom(),
+                'width' => $canvas->width,
+                'height' => $canvas->height,
+            ]);
         }
 
         return $rect;

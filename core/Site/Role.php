@@ -17,7 +17,16 @@ enum Role: string
     public function rights(): array
     {
         return match ($this) {
-            self::Designer => [Right::See, Right::Design, Right::Mount, Right::Fill, Right::Clear, Right::Release, Right::HandOff, Right::Pair],
+            self::Designer => [
+                Right::See,
+                Right::Design,
+                Right::Mount,
+                Right::Fill,
+                Right::Clear,
+                Right::Release,
+                Right::HandOff,
+                Right::Pair,
+            ],
             self::Editor => [Right::See, Right::Fill],
             self::Operator => [Right::See, Right::HandOff],
             self::Technician => [Right::See, Right::Mount, Right::Pair],

@@ -29,11 +29,25 @@ final class SlipGuard
         }
         $questions = [];
         if ($portrait !== null && $portrait !== $canvas->isPortrait()) {
-            $questions[] = Finding::of('surface.looks_swapped', Severity::Caution, '/shape', $size + ['chosen' => $portrait ? 'portrait' : 'landscape']);
+            $questions[] = Finding::of(
+                'surface.looks_swapped',
+                Severity::Caution,
+                '/shape',
+                $size + ['chosen' => $portrait ? 'portrait' : 'landscape'],
+            );
         }
-        $alike = array_filter($others, static fn (Size $other) => $other->isPortrait() !== $canvas->isPortrait() && $other->width !== $other->height);
+        $alike = array_filter(
+            $others,
+            static fn (Size $other) => $other->isPortrait() !== $canvas->isPortrait()
+                && $other->width !== $other->height,
+        );
         if (count($others) >= self::ENOUGH && count($alike) === count($others)) {
-            $questions[] = Finding::of('surface.unlike_its_kind', Severity::Caution, '/shape', $size + ['kind' => $kind, 'count' => count($others)]);
+            $questions[] = Finding::of(
+                'surface.unlike_its_kind',
+                Severity::Caution,
+                '/shape',
+                $size + ['kind' => $kind, 'count' => count($others)],
+            );
         }
 
         return $questions;

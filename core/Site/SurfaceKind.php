@@ -50,7 +50,15 @@ final class SurfaceKind implements Kind
 
     public function command(Input $input): Command
     {
-        return match ($input->choice('do', [SetField::NAME, WireOutputs::NAME, SetOutputs::NAME, AddPlayer::NAME, RemovePlayer::NAME])) {
+        return match (
+            $input->choice('do', [
+                SetField::NAME,
+                WireOutputs::NAME,
+                SetOutputs::NAME,
+                AddPlayer::NAME,
+                RemovePlayer::NAME,
+            ])
+        ) {
             SetField::NAME => SetField::parse($input),
             WireOutputs::NAME => WireOutputs::parse($input),
             SetOutputs::NAME => SetOutputs::parse($input),
@@ -62,7 +70,12 @@ final class SurfaceKind implements Kind
 
     public function parts(Document $document, ?Document $before = null): array
     {
-        return [self::HEAD => json_encode(['version' => SurfaceSheet::VERSION] + $document->fields(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES)];
+        return [
+            self::HEAD => json_encode(
+                ['version' => SurfaceSheet::VERSION] + $document->fields(),
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+            ),
+        ];
     }
 
     public function versions(Document $theirs, Document $mine, Scopes $touched): array
@@ -76,7 +89,12 @@ final class SurfaceKind implements Kind
                 default => $sheet->outputs?->toArray(),
             };
             if ($value($theirs) !== $value($mine)) {
-                $lines[] = ['what' => $root === 'fields' ? 'field' : $root, 'field' => $name, 'theirs' => $value($theirs), 'yours' => $value($mine)];
+                $lines[] = [
+                    'what' => $root === 'fields' ? 'field' : $root,
+                    'field' => $name,
+                    'theirs' => $value($theirs),
+                    'yours' => $value($mine),
+                ];
             }
         }
 

@@ -18,8 +18,8 @@ use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Surface\SurfaceReader;
 
 /**
- * All that is kept of a surface, as one document: what it is, where it hangs, who looks at it from where, which players feed it,
- * and how. Every field is checked against the whole, and what is held is what was checked.
+ * All that is kept of a surface, as one document: what it is, where it hangs, who looks at it from where, which players
+ * feed it, and how. Every field is checked against the whole, and what is held is what was checked.
  */
 final readonly class SurfaceSheet implements Document
 {
@@ -27,7 +27,20 @@ final readonly class SurfaceSheet implements Document
     public const KINDS = ['LCD', 'LED', 'projection'];
 
     /** Those that people set one by one. */
-    public const FIELDS = ['name', 'kind', 'shape', 'left_mm', 'floor_mm', 'viewing_mm', 'safe_px', 'sound', 'touch', 'groups', 'areas', 'archived'];
+    public const FIELDS = [
+        'name',
+        'kind',
+        'shape',
+        'left_mm',
+        'floor_mm',
+        'viewing_mm',
+        'safe_px',
+        'sound',
+        'touch',
+        'groups',
+        'areas',
+        'archived',
+    ];
     public const MOST_OUTPUTS = 64;
     private const FARTHEST_MM = 1_000_000;
 
@@ -37,8 +50,13 @@ final readonly class SurfaceSheet implements Document
      * @param ?OutputMap           $outputs null: one panel per output, as they come
      * @param array<string, int>   $players how many outputs each has
      */
-    private function __construct(private array $fields, public Surface $surface, public array $areas, public ?OutputMap $outputs, public array $players)
-    {
+    private function __construct(
+        private array $fields,
+        public Surface $surface,
+        public array $areas,
+        public ?OutputMap $outputs,
+        public array $players,
+    ) {
     }
 
     /**
@@ -49,10 +67,23 @@ final readonly class SurfaceSheet implements Document
      */
     public static function fresh(array $fields, array $players = []): self
     {
-        return self::parse(Input::of($fields + [
-            'left_mm' => 0, 'floor_mm' => 1200, 'viewing_mm' => [2000, 10_000], 'safe_px' => [0, 0, 0, 0],
-            'sound' => false, 'touch' => false, 'groups' => [], 'areas' => [], 'outputs' => null, 'archived' => false, 'players' => $players,
-        ]));
+        return self::parse(
+            Input::of(
+                $fields + [
+                    'left_mm' => 0,
+                    'floor_mm' => 1200,
+                    'viewing_mm' => [2000, 10_000],
+                    'safe_px' => [0, 0, 0, 0],
+                    'sound' => false,
+                    'touch' => false,
+                    'groups' => [],
+                    'areas' => [],
+                    'outputs' => null,
+                    'archived' => false,
+                    'players' => $players,
+                ],
+            ),
+        );
     }
 
     /** @throws Refusal with the field's path */
@@ -66,20 +97,30 @@ final readonly class SurfaceSheet implements Document
             $players[$code] = $outputs->asInt(1, self::MOST_OUTPUTS);
         }
 
-        return new self([
-            'name' => self::readName($input),
-            'kind' => $input->choice('kind', self::KINDS),
-            'shape' => $input->child('shape')->raw(),
-            'left_mm' => $input->int('left_mm', -self::FARTHEST_MM, self::FARTHEST_MM),
-            'floor_mm' => $input->int('floor_mm', -self::FARTHEST_MM, self::FARTHEST_MM),
-            'viewing_mm' => self::viewing($input),
-            'safe_px' => self::readSafe($input, $surface),
-            'sound' => $input->bool('sound'),
-            'touch' => $input->bool('touch'),
-            'groups' => array_values(array_unique(array_map(static fn (Input $group) => trim($group->asText(60, 1)), $input->list('groups', 50)))),
-            'areas' => $areaFields,
-            'archived' => $input->bool('archived'),
-        ], $surface, $areas, $input->optional('outputs') === null ? null : OutputMap::parse($input->child('outputs')), $players);
+        return new self(
+            [
+                'name' => self::readName($input),
+                'kind' => $input->choice('kind', self::KINDS),
+                'shape' => $input->child('shape')->raw(),
+                'left_mm' => $input->int('left_mm', -self::FARTHEST_MM, self::FARTHEST_MM),
+                'floor_mm' => $input->int('floor_mm', -self::FARTHEST_MM, self::FARTHEST_MM),
+                'viewing_mm' => self::viewing($input),
+                'safe_px' => self::readSafe($input, $surface),
+                'sound' => $input->bool('sound'),
+                'touch' => $input->bool('touch'),
+                'groups' => array_values(
+                    array_unique(
+                        array_map(static fn (Input $group) => trim($group->asText(60, 1)), $input->list('groups', 50)),
+                    ),
+                ),
+                'areas' => $areaFields,
+                'archived' => $input->bool('archived'),
+            ],
+            $surface,
+            $areas,
+            $input->optional('outputs') === null ? null : OutputMap::parse($input->child('outputs')),
+            $players,
+        );
     }
 
     /**
@@ -124,10 +165,14 @@ final readonly class SurfaceSheet implements Document
     /** The output map in force: the one that was made, or one panel per output. */
     public function outputMap(): OutputMap
     {
-        return $this->outputs ?? ($this->players === [] ? OutputMap::of([]) : Wiring::onePerOutput($this->surface, $this->players));
+        return $this->outputs ??
+            ($this->players === [] ? OutputMap::of([]) : Wiring::onePerOutput($this->surface, $this->players));
     }
 
-    /** What is made next when an output is added: on the first player with an output that carries nothing yet, else one beyond the first player's. */
+    /**
+     * What is made next when an output is added: on the first player with an output that carries nothing yet, else one
+     * beyond the first player's.
+     */
     public function nextOutput(): ?Output
     {
         $used = array_map(static fn (Output $output) => $output->name(), $this->outputMap()->outputs);
@@ -141,7 +186,9 @@ final readonly class SurfaceSheet implements Document
             }
         }
 
-        return $this->players === [] ? null : Output::of((string) array_key_first($this->players), count($used) + 1, $native, []);
+        return $this->players === []
+            ? null
+            : Output::of((string) array_key_first($this->players), count($used) + 1, $native, []);
     }
 
     /** @return list<Finding> of the panels and of the wiring */
@@ -176,7 +223,9 @@ final readonly class SurfaceSheet implements Document
     {
         $name = trim($input->child('name')->asText(120, 1));
 
-        return $name === '' ? throw Refusal::because('input.missing', $input->pathTo('name'), ['key' => 'name']) : $name;
+        return $name === ''
+            ? throw Refusal::because('input.missing', $input->pathTo('name'), ['key' => 'name'])
+            : $name;
     }
 
     /** @return array{int, int} */
@@ -186,10 +235,15 @@ final readonly class SurfaceSheet implements Document
         $near = $viewing[0]->asInt(1, self::FARTHEST_MM);
         $far = $viewing[1]->asInt(1, self::FARTHEST_MM);
 
-        return $far < $near ? throw Refusal::because('surface.viewing_order', $viewing[1]->path, ['near' => $near]) : [$near, $far];
+        return $far < $near
+            ? throw Refusal::because('surface.viewing_order', $viewing[1]->path, ['near' => $near])
+            : [$near, $far];
     }
 
-    /** @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by name, and the areas as they are read */
+    /**
+     * @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by name, and the areas as they are
+     *     read
+     */
     private static function areas(Input $input, Surface $surface): array
     {
         $areas = $fields = [];
@@ -214,7 +268,10 @@ final readonly class SurfaceSheet implements Document
     {
         $safe = array_map(static fn (Input $px) => $px->asInt(0, Size::LARGEST_PX), $input->list('safe_px', 4, 4));
         if ($safe[0] + $safe[2] >= $surface->canvas->width || $safe[1] + $safe[3] >= $surface->canvas->height) {
-            throw Refusal::because('surface.safe_too_wide', $input->pathTo('safe_px'), ['width' => $surface->canvas->width, 'height' => $surface->canvas->height]);
+            throw Refusal::because('surface.safe_too_wide', $input->pathTo('safe_px'), [
+                'width' => $surface->canvas->width,
+                'height' => $surface->canvas->height,
+            ]);
         }
 
         return $safe;

@@ -14,8 +14,8 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * Panels wherever they hang, each by the top left corner of its active picture as mounted, in µm, y down. The first one's
- * pitch is the canvas's; one of another pitch covers the px between its rounded edges and is scaled (model §2).
+ * Panels wherever they hang, each by the top left corner of its active picture as mounted, in µm, y down. The first
+ * one's pitch is the canvas's; one of another pitch covers the px between its rounded edges and is scaled (model §2).
  */
 final readonly class Arrangement
 {
@@ -24,8 +24,12 @@ final readonly class Arrangement
      * @param non-empty-array<string, array{int, int}> $originsUm by id, the smallest position taken off
      * @param list<array{string, string}>              $blends    pairs that overlap on purpose
      */
-    private function __construct(private array $panels, private array $originsUm, private array $blends, private bool $compensated)
-    {
+    private function __construct(
+        private array $panels,
+        private array $originsUm,
+        private array $blends,
+        private bool $compensated,
+    ) {
     }
 
     /** @throws Refusal `surface.panel_twice`; more than one panel each need a `position_mm` */
@@ -81,8 +85,8 @@ final readonly class Arrangement
     }
 
     /**
-     * Overlaps that are no blend. Panels come by their left edges and are looked up in bands as high as the highest of them, so that
-     * each meets only those near it.
+     * Overlaps that are no blend. Panels come by their left edges and are looked up in bands as high as the highest of
+     * them, so that each meets only those near it.
      *
      * @param list<PlacedPanel> $placed
      *
@@ -100,7 +104,10 @@ final readonly class Arrangement
                     if ($other->rect->right() <= $panel->rect->x) {
                         unset($bands[$band][$at]);
                     } elseif ($band === max($first, intdiv($other->rect->y, $bandPx))) {
-                        $findings[] = $other->number < $panel->number ? $this->overlap($other, $panel) : $this->overlap($panel, $other);
+                        $findings[] =
+                            $other->number < $panel->number
+                                ? $this->overlap($other, $panel)
+                                : $this->overlap($panel, $other);
                     }
                 }
                 $bands[$band][] = $panel;
@@ -113,11 +120,20 @@ final readonly class Arrangement
     private function overlap(PlacedPanel $a, PlacedPanel $b): ?Finding
     {
         $common = $a->rect->common($b->rect);
-        if ($common === null || in_array([$a->id, $b->id], $this->blends, true) || in_array([$b->id, $a->id], $this->blends, true)) {
+        if (
+            $common === null
+            || in_array([$a->id, $b->id], $this->blends, true)
+            || in_array([$b->id, $a->id], $this->blends, true)
+        ) {
             return null;
         }
 
-        return Finding::of('wall.panels_overlap', Severity::Stop, '/panels', ['a' => $a->id, 'b' => $b->id, 'width' => $common->width, 'height' => $common->height]);
+        return Finding::of('wall.panels_overlap', Severity::Stop, '/panels', [
+            'a' => $a->id,
+            'b' => $b->id,
+            'width' => $common->width,
+            'height' => $common->height,
+        ]);
     }
 
     /** @return list<Rect> */
@@ -146,18 +162,23 @@ final readonly class Arrangement
         $native = $this->reference()->mounted()->native;
         $faces = $this->facesUm();
         $lines = Joints::gridLines(array_map(static fn (array $face) => Rect::of(...$face), $faces));
-        $sizes = array_unique(array_map(static fn (Panel $panel) => implode('×', $panel->mounted()->native->toArray()), $this->panels));
+        $sizes = array_unique(
+            array_map(static fn (Panel $panel) => implode('×', $panel->mounted()->native->toArray()), $this->panels),
+        );
         if ($lines === null || count($sizes) > 1) {
             throw Refusal::because('surface.butted_needs_grid', '/mode');
         }
         [$lefts, $tops] = [array_column($lines[0], 0), array_column($lines[1], 0)];
 
-        return array_map(static fn (array $face) => Rect::of(
-            (int) array_search($face[0], $lefts, true) * $native->width,
-            (int) array_search($face[1], $tops, true) * $native->height,
-            $native->width,
-            $native->height,
-        ), $faces);
+        return array_map(
+            static fn (array $face) => Rect::of(
+                (int) array_search($face[0], $lefts, true) * $native->width,
+                (int) array_search($face[1], $tops, true) * $native->height,
+                $native->width,
+                $native->height,
+            ),
+            $faces,
+        );
     }
 
     /** @return array{int, int} start and length in px: both edges rounded once, from their exact place */
@@ -165,7 +186,12 @@ final readonly class Arrangement
     {
         $start = Rational::of($startUm)->dividedBy($pitchUm)->round();
 
-        return [$start, Rational::of($startUm + $lengthUm)->dividedBy($pitchUm)->round() - $start];
+        return [
+            $start,
+            Rational::of($startUm + $lengthUm)
+                ->dividedBy($pitchUm)
+                ->round() - $start,
+        ];
     }
 
     /** @return list<array{int, int, int, int}> */

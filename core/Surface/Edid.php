@@ -11,9 +11,9 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * What a display says of itself: VESA E-EDID release A, versions 1.3 and 1.4 (older ones accepted with a note), blocks of
- * 128 bytes, each with a checksum. The native mode is the first detailed timing descriptor (E-EDID 1.4 §3.10.2); extension
- * blocks such as CTA-861's are only checked.
+ * What a display says of itself: VESA E-EDID release A, versions 1.3 and 1.4 (older ones accepted with a note), blocks
+ * of 128 bytes, each with a checksum. The native mode is the first detailed timing descriptor (E-EDID 1.4 §3.10.2);
+ * extension blocks such as CTA-861's are only checked.
  */
 final readonly class Edid
 {
@@ -39,7 +39,8 @@ final readonly class Edid
     }
 
     /**
-     * @throws Refusal `edid.empty`, `edid.too_large`, `edid.not_edid`, `edid.truncated`, `edid.checksum`, `edid.version`,
+     * @throws Refusal `edid.empty`, `edid.too_large`, `edid.not_edid`, `edid.truncated`, `edid.checksum`,
+     *     `edid.version`,
      *                 `edid.no_timing`
      */
     public static function read(string $bytes): self
@@ -54,8 +55,8 @@ final readonly class Edid
         [$mm, $from] = self::sizeMm($timingMm, [$byte(21), $byte(22)]);
 
         return new self(
-            self::maker($byte(8) << 8 | $byte(9)),
-            $byte(10) | $byte(11) << 8,
+            self::maker(($byte(8) << 8) | $byte(9)),
+            $byte(10) | ($byte(11) << 8),
             self::name($bytes),
             $native,
             $refresh,
@@ -69,20 +70,29 @@ final readonly class Edid
     /** @return list<Finding> */
     public function findings(): array
     {
-        return array_values(array_filter([
-            version_compare($this->version, '1.3', '<') ? Finding::of('edid.older', Severity::Note, '/version', ['version' => $this->version]) : null,
-            $this->activeMm === null ? Finding::of('edid.no_size', Severity::Caution, '/active_mm') : null,
-        ]));
+        return array_values(
+            array_filter([
+                version_compare($this->version, '1.3', '<')
+                    ? Finding::of('edid.older', Severity::Note, '/version', ['version' => $this->version])
+                    : null,
+                $this->activeMm === null ? Finding::of('edid.no_size', Severity::Caution, '/active_mm') : null,
+            ]),
+        );
     }
 
     /** @return array<string, mixed> as `bin/pane edid` prints it */
     public function toArray(): array
     {
         return [
-            'maker' => $this->maker, 'product' => $this->product, 'name' => $this->name,
-            'native' => $this->native->toArray(), 'refresh_hz' => $this->refreshHz->decimal(2),
-            'active_mm' => $this->activeMm, 'size_from' => $this->sizeFrom,
-            'version' => $this->version, 'blocks' => $this->blocks,
+            'maker' => $this->maker,
+            'product' => $this->product,
+            'name' => $this->name,
+            'native' => $this->native->toArray(),
+            'refresh_hz' => $this->refreshHz->decimal(2),
+            'active_mm' => $this->activeMm,
+            'size_from' => $this->sizeFrom,
+            'version' => $this->version,
+            'blocks' => $this->blocks,
         ];
     }
 
@@ -105,7 +115,11 @@ final readonly class Edid
         foreach (str_split($bytes, self::BLOCK) as $index => $block) {
             $sum = array_sum(array_map(ord(...), str_split($block))) % 256;
             if ($sum !== 0) {
-                throw Refusal::because('edid.checksum', '', ['block' => $index, 'given' => sprintf('%02X', ord($block[127])), 'right' => sprintf('%02X', (ord($block[127]) - $sum + 256) % 256)]);
+                throw Refusal::because('edid.checksum', '', [
+                    'block' => $index,
+                    'given' => sprintf('%02X', ord($block[127])),
+                    'right' => sprintf('%02X', (ord($block[127]) - $sum + 256) % 256),
+                ]);
             }
         }
         if (ord($bytes[18]) !== 1) {
@@ -114,35 +128,35 @@ final readonly class Edid
     }
 
     /**
-     * Detailed timing descriptor: pixel clock in 10 kHz, active and blanking px in 12 bits, image size in mm in 12 bits,
-     * bit 7 of the flags for interlace (E-EDID 1.4 §3.10.2, table 3.21).
+     * Detailed timing descriptor: pixel clock in 10 kHz, active and blanking px in 12 bits, image size in mm in 12
+     * bits, bit 7 of the flags for interlace (E-EDID 1.4 §3.10.2, table 3.21).
      *
      * @return array{Size, Rational, array{int, int}} native px, refresh in Hz, size in mm
      */
     private static function timing(string $descriptor): array
     {
         $byte = static fn (int $at) => ord($descriptor[$at]);
-        $clockHz = ($byte(0) | $byte(1) << 8) * 10_000;
-        $width = $byte(2) | ($byte(4) & 0xF0) << 4;
-        $height = $byte(5) | ($byte(7) & 0xF0) << 4;
-        $total = ($width + ($byte(3) | ($byte(4) & 0x0F) << 8)) * ($height + ($byte(6) | ($byte(7) & 0x0F) << 8));
+        $clockHz = ($byte(0) | ($byte(1) << 8)) * 10_000;
+        $width = $byte(2) | (($byte(4) & 0xF0) << 4);
+        $height = $byte(5) | (($byte(7) & 0xF0) << 4);
+        $total = ($width + ($byte(3) | (($byte(4) & 0x0F) << 8))) * ($height + ($byte(6) | (($byte(7) & 0x0F) << 8)));
         $interlaced = ($byte(17) & 0x80) !== 0;
         if ($width === 0 || $height === 0) {
             throw Refusal::because('edid.no_timing');
         }
-        $totalWidth = $width + ($byte(3) | ($byte(4) & 0x0F) << 8);
+        $totalWidth = $width + ($byte(3) | (($byte(4) & 0x0F) << 8));
         $perField = $interlaced ? Rational::of(2 * $total + $totalWidth, 2) : Rational::of($total);
 
         return [
             Size::of($width, $interlaced ? 2 * $height : $height),
             Rational::of($clockHz)->dividedBy($perField),
-            [$byte(12) | ($byte(14) & 0xF0) << 4, $byte(13) | ($byte(14) & 0x0F) << 8],
+            [$byte(12) | (($byte(14) & 0xF0) << 4), $byte(13) | (($byte(14) & 0x0F) << 8)],
         ];
     }
 
     /**
-     * The timing's size if within 10 mm per axis of the cm bytes, else these; a cm byte of 0 makes the pair a ratio, and then the
-     * timing's size counts from 50 mm on. Displays are known to put a ratio where mm belong (model §2).
+     * The timing's size if within 10 mm per axis of the cm bytes, else these; a cm byte of 0 makes the pair a ratio,
+     * and then the timing's size counts from 50 mm on. Displays are known to put a ratio where mm belong (model §2).
      *
      * @param array{int, int} $timingMm
      * @param array{int, int} $cm
@@ -162,18 +176,26 @@ final readonly class Edid
     /** Three letters of five bits, A = 1 (E-EDID 1.4 §3.4.1). */
     private static function maker(int $packed): string
     {
-        return implode('', array_map(static fn (int $shift) => chr(64 + ($packed >> $shift & 0x1F)), [10, 5, 0]));
+        return implode('', array_map(static fn (int $shift) => chr(64 + (($packed >> $shift) & 0x1F)), [10, 5, 0]));
     }
 
     /** The display product name descriptor, up to a line feed (E-EDID 1.4 §3.10.3.4); empty when there is none. */
     private static function name(string $bytes): string
     {
-        for ($at = self::FIRST_DESCRIPTOR; $at < self::FIRST_DESCRIPTOR + 4 * self::DESCRIPTOR; $at += self::DESCRIPTOR) {
+        for (
+            $at = self::FIRST_DESCRIPTOR;
+            $at < self::FIRST_DESCRIPTOR + 4 * self::DESCRIPTOR;
+            $at += self::DESCRIPTOR
+        ) {
             if (substr($bytes, $at, 3) === "\0\0\0" && ord($bytes[$at + 3]) === self::NAME_TAG) {
                 $text = substr($bytes, $at + 5, 13);
                 $end = strpos($text, "\n");
 
-                return (string) preg_replace('/[^\x20-\x7E]/', '?', rtrim($end === false ? $text : substr($text, 0, $end)));
+                return (string) preg_replace(
+                    '/[^\x20-\x7E]/',
+                    '?',
+                    rtrim($end === false ? $text : substr($text, 0, $end)),
+                );
             }
         }
 

@@ -13,7 +13,8 @@ final readonly class Ground
     /**
      * @param array<string, Rect>                                     $panels  by letter
      * @param list<Rect>                                              $seams
-     * @param array{columns: list<list<string>>, rows: list<list<string>>} $ranks letters of the panels of each column and row; empty when they stand in no grid
+     * @param array{columns: list<list<string>>, rows: list<list<string>>} $ranks letters of the panels of each column
+     *     and row; empty when they stand in no grid
      */
     private function __construct(public array $panels, public array $seams, public array $ranks)
     {
@@ -33,11 +34,19 @@ final readonly class Ground
     public function within(Rect $area): self
     {
         $cut = static fn (Rect $rect) => ($rect->common($area) ?? $rect)->movedBy(-$area->x, -$area->y);
-        $panels = array_map($cut, array_filter($this->panels, static fn (Rect $panel) => $panel->common($area) !== null));
+        $panels = array_map(
+            $cut,
+            array_filter($this->panels, static fn (Rect $panel) => $panel->common($area) !== null),
+        );
         $seams = array_map(static function (Rect $seam) use ($area): Rect {
             [$x, $y] = [max($seam->x, $area->x), max($seam->y, $area->y)];
 
-            return Rect::of($x - $area->x, $y - $area->y, min($seam->right(), $area->right()) - $x, min($seam->bottom(), $area->bottom()) - $y);
+            return Rect::of(
+                $x - $area->x,
+                $y - $area->y,
+                min($seam->right(), $area->right()) - $x,
+                min($seam->bottom(), $area->bottom()) - $y,
+            );
         }, $this->seamsIn($area));
 
         return new self($panels, $seams, self::ranksOf($panels));
@@ -46,14 +55,27 @@ final readonly class Ground
     /** @return list<string> letters of the panels that show some of a rectangle */
     public function panelsUnder(Rect $rect): array
     {
-        return array_map(strval(...), array_keys(array_filter($this->panels, static fn (Rect $panel) => $panel->common($rect) !== null)));
+        return array_map(
+            strval(...),
+            array_keys(array_filter($this->panels, static fn (Rect $panel) => $panel->common($rect) !== null)),
+        );
     }
 
-    /** @return list<Rect> seams that run through a rectangle, butted ones too; a joint without width on its very edge does not */
+    /**
+     * @return list<Rect> seams that run through a rectangle, butted ones too; a joint without width on its very edge
+     *     does not
+     */
     public function seamsIn(Rect $rect): array
     {
-        return array_values(array_filter($this->seams, static fn (Rect $seam) => $seam->x < $rect->right()
-            && $seam->right() > $rect->x && $seam->y < $rect->bottom() && $seam->bottom() > $rect->y));
+        return array_values(
+            array_filter(
+                $this->seams,
+                static fn (Rect $seam) => $seam->x < $rect->right()
+                    && $seam->right() > $rect->x
+                    && $seam->y < $rect->bottom()
+                    && $seam->bottom() > $rect->y,
+            ),
+        );
     }
 
     /**

@@ -8,13 +8,14 @@ use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rect;
 
 /**
- * The seams between panels, in canvas px, sorted by y, then x. Butted ones have no width but are listed, so that faces and
- * text on a joint can be found (model §2).
+ * The seams between panels, in canvas px, sorted by y, then x. Butted ones have no width but are listed, so that faces
+ * and text on a joint can be found (model §2).
  */
 final class Joints
 {
     /**
-     * Panels that stand as columns × rows without overlapping have a grid's seams; any others have one wherever two edges face.
+     * Panels that stand as columns × rows without overlapping have a grid's seams; any others have one wherever two
+     * edges face.
      *
      * @param list<Rect> $panels
      *
@@ -81,7 +82,9 @@ final class Joints
         }
         $places = array_unique(array_map(static fn (Rect $panel) => $panel->x.' '.$panel->y, $panels));
 
-        return count($places) === count($panels) && count($panels) === count($lines[0]) * count($lines[1]) ? $lines : null;
+        return count($places) === count($panels) && count($panels) === count($lines[0]) * count($lines[1])
+            ? $lines
+            : null;
     }
 
     /**
@@ -97,8 +100,9 @@ final class Joints
     }
 
     /**
-     * Panels come in the order in which they begin along the axis. What has come so far is kept as a front: stretches across it,
-     * each with the farthest edge there and whose it is. A panel that begins at or beyond such an edge leaves a seam.
+     * Panels come in the order in which they begin along the axis. What has come so far is kept as a front: stretches
+     * across it, each with the farthest edge there and whose it is. A panel that begins at or beyond such an edge
+     * leaves a seam.
      *
      * @param list<Rect> $panels
      *
@@ -112,7 +116,12 @@ final class Joints
         $front = [];
         $seams = [];
         foreach ($panels as $own => $panel) {
-            [$from, $to, $start, $end] = [$panel->start($across), $panel->end($across), $panel->start($axis), $panel->end($axis)];
+            [$from, $to, $start, $end] = [
+                $panel->start($across),
+                $panel->end($across),
+                $panel->start($axis),
+                $panel->end($axis),
+            ];
             $first = self::firstBeyond($front, $from);
             [$new, $reached] = [[], $from];
             for ($i = $first, $count = count($front); $i < $count && $front[$i][0] < $to; ++$i) {
@@ -152,7 +161,7 @@ final class Joints
         [$low, $high] = [0, count($front)];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            $front[$middle][1] > $px ? $high = $middle : $low = $middle + 1;
+            $front[$middle][1] > $px ? ($high = $middle) : ($low = $middle + 1);
         }
 
         return $low;

@@ -9,10 +9,10 @@ use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Geometry\Rational;
 
 /**
- * What a person can read from where. Angles are minutes of arc as seen from the viewer: h = 2·D·tan(θ ÷ 2). An eye of normal
- * acuity resolves 1′ (Snellen, ISO 8596); capitals want 16′ at least and 20′ to 22′ to be comfortable (ISO 9241-303; both
- * from memory). The trade's rule of thumb asks for 1 inch of height per 10 feet of distance (common practice), 28.6′.
- * Angles need a tangent, so this computes in floats.
+ * What a person can read from where. Angles are minutes of arc as seen from the viewer: h = 2·D·tan(θ ÷ 2). An eye of
+ * normal acuity resolves 1′ (Snellen, ISO 8596); capitals want 16′ at least and 20′ to 22′ to be comfortable (ISO
+ * 9241-303; both from memory). The trade's rule of thumb asks for 1 inch of height per 10 feet of distance (common
+ * practice), 28.6′. Angles need a tangent, so this computes in floats.
  */
 final class Legibility
 {
@@ -43,9 +43,16 @@ final class Legibility
     {
         $heightUm = $capHeightPx->times($pitchUm);
         $arcmin = self::arcminutes(self::mm($heightUm), $distanceMm);
-        $finding = $arcmin < self::LEAST_ARCMIN ? [Finding::of('legible.too_small', Severity::Caution, '', [
-            'arcmin' => (string) round($arcmin, 1), 'least' => self::LEAST_ARCMIN, 'px' => self::capPx(self::LEAST_ARCMIN, $pitchUm, $distanceMm),
-        ])->toArray()] : [];
+        $finding =
+            $arcmin < self::LEAST_ARCMIN
+                ? [
+                    Finding::of('legible.too_small', Severity::Caution, '', [
+                        'arcmin' => (string) round($arcmin, 1),
+                        'least' => self::LEAST_ARCMIN,
+                        'px' => self::capPx(self::LEAST_ARCMIN, $pitchUm, $distanceMm),
+                    ])->toArray(),
+                ]
+                : [];
 
         return [
             'height_mm' => $heightUm->times(Rational::of(1, 1000))->decimal(4),
@@ -55,7 +62,8 @@ final class Legibility
     }
 
     /**
-     * For a surface's particulars: how far single pixels are seen, and the least capital heights in px at its farthest viewer.
+     * For a surface's particulars: how far single pixels are seen, and the least capital heights in px at its farthest
+     * viewer.
      *
      * @return array{pixel_distance_m: float, least_px: int, good_px: int, thumb_px: int}
      */
@@ -65,7 +73,9 @@ final class Legibility
             'pixel_distance_m' => round(self::pixelDistanceMm(self::mm($pitchUm)) / 1000, 1),
             'least_px' => self::capPx(self::LEAST_ARCMIN, $pitchUm, $distanceMm),
             'good_px' => self::capPx(self::GOOD_ARCMIN, $pitchUm, $distanceMm),
-            'thumb_px' => Rational::of($distanceMm * 1000, self::THUMB_DISTANCE_PER_HEIGHT)->dividedBy($pitchUm)->ceil(),
+            'thumb_px' => Rational::of($distanceMm * 1000, self::THUMB_DISTANCE_PER_HEIGHT)
+                ->dividedBy($pitchUm)
+                ->ceil(),
         ];
     }
 

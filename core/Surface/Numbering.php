@@ -19,12 +19,22 @@ final class Numbering
     {
         $open = array_keys($facesUm);
         $twiceCentre = static fn (int $i, int $axis) => 2 * $facesUm[$i][$axis] + $facesUm[$i][$axis + 2];
-        usort($open, static fn (int $a, int $b) => [$twiceCentre($a, 1), $twiceCentre($a, 0)] <=> [$twiceCentre($b, 1), $twiceCentre($b, 0)]);
+        usort(
+            $open,
+            static fn (int $a, int $b) => [$twiceCentre($a, 1), $twiceCentre($a, 0)] <=> [
+                $twiceCentre($b, 1),
+                $twiceCentre($b, 0),
+            ],
+        );
         $order = [];
         while ($open !== []) {
             [$row, $later, $first, $count] = [[], [], $open[0], count($open)];
             // By their centres: the row ends for good where these are a whole height of its first panel below.
-            for ($at = 0; $at < $count && $twiceCentre($open[$at], 1) - $twiceCentre($first, 1) < $facesUm[$first][3]; ++$at) {
+            for (
+                $at = 0;
+                $at < $count && $twiceCentre($open[$at], 1) - $twiceCentre($first, 1) < $facesUm[$first][3];
+                ++$at
+            ) {
                 $i = $open[$at];
                 if ($twiceCentre($i, 1) - $twiceCentre($first, 1) < min($facesUm[$i][3], $facesUm[$first][3])) {
                     $row[] = $i;

@@ -28,8 +28,13 @@ final readonly class Panel
     }
 
     /** @param array{int, int, int, int} $bezelUm left, top, right, bottom */
-    public static function of(Size $native, int $activeWidthUm, int $activeHeightUm, array $bezelUm = [0, 0, 0, 0], int $rotation = 0): self
-    {
+    public static function of(
+        Size $native,
+        int $activeWidthUm,
+        int $activeHeightUm,
+        array $bezelUm = [0, 0, 0, 0],
+        int $rotation = 0,
+    ): self {
         return new self($native, $activeWidthUm, $activeHeightUm, $bezelUm, $rotation);
     }
 
@@ -44,10 +49,14 @@ final readonly class Panel
             Size::parse($input->child('native')),
             $active[0]->asThousandths(1, self::LARGEST_UM),
             $active[1]->asThousandths(1, self::LARGEST_UM),
-            $bezel === null ? [0, 0, 0, 0] : [
-                $bezel[0]->asThousandths(0, self::LARGEST_UM), $bezel[1]->asThousandths(0, self::LARGEST_UM),
-                $bezel[2]->asThousandths(0, self::LARGEST_UM), $bezel[3]->asThousandths(0, self::LARGEST_UM),
-            ],
+            $bezel === null
+                ? [0, 0, 0, 0]
+                : [
+                    $bezel[0]->asThousandths(0, self::LARGEST_UM),
+                    $bezel[1]->asThousandths(0, self::LARGEST_UM),
+                    $bezel[2]->asThousandths(0, self::LARGEST_UM),
+                    $bezel[3]->asThousandths(0, self::LARGEST_UM),
+                ],
             $rotation,
         );
     }
@@ -65,9 +74,10 @@ final readonly class Panel
             270 => [$top, $right, $bottom, $left],
             default => $this->bezelUm,
         };
-        [$width, $height] = $this->rotation % 180 === 0
-            ? [$this->activeWidthUm, $this->activeHeightUm]
-            : [$this->activeHeightUm, $this->activeWidthUm];
+        [$width, $height] =
+            $this->rotation % 180 === 0
+                ? [$this->activeWidthUm, $this->activeHeightUm]
+                : [$this->activeHeightUm, $this->activeWidthUm];
 
         return new self($this->native->turned($this->rotation), $width, $height, $bezel, 0);
     }

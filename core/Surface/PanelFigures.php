@@ -10,9 +10,9 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * Pixels, pitch and active size of a panel: any two give the third, per axis, exactly: size = px × pitch. All three may be
- * given when they agree to within half a pixel; then px and size count. A size may also be said as its diagonal in inches, as
- * displays are sold: with px, of square pixels.
+ * Pixels, pitch and active size of a panel: any two give the third, per axis, exactly: size = px × pitch. All three may
+ * be given when they agree to within half a pixel; then px and size count. A size may also be said as its diagonal in
+ * inches, as displays are sold: with px, of square pixels.
  *
  * Example: 960 × 96 px of 6 mm → 5760 × 576 mm.
  */
@@ -35,7 +35,8 @@ final readonly class PanelFigures
     {
         $input->keys(['native', 'pitch_mm', 'active_mm', 'diagonal_in']);
         $native = $input->has('native') ? Size::parse($input->child('native')) : null;
-        $pitchNm = self::pair($input, 'pitch_mm', static fn (Input $mm) => $mm->asMillionths(1, self::LARGEST_PITCH_NM));
+        $nanometres = static fn (Input $mm) => $mm->asMillionths(1, self::LARGEST_PITCH_NM);
+        $pitchNm = self::pair($input, 'pitch_mm', $nanometres);
         $activeUm = self::pair($input, 'active_mm', static fn (Input $mm) => $mm->asThousandths(1, Panel::LARGEST_UM));
         if ($native !== null && $activeUm === null && $input->has('diagonal_in')) {
             $activeUm = self::ofDiagonal($native, $input->child('diagonal_in')->asThousandths(1, 10_000_000));
@@ -44,9 +45,17 @@ final readonly class PanelFigures
             return null;
         }
         if ($pitchNm === null || $activeUm === null) {
-            return self::ofPx($native ?? throw new \LogicException('Two of three are given.'), $pitchNm, $activeUm, $input);
+            return self::ofPx(
+                $native ?? throw new \LogicException('Two of three are given.'),
+                $pitchNm,
+                $activeUm,
+                $input,
+            );
         }
-        $px = [self::px($activeUm[0], $pitchNm[0], $native?->width, $input, 0), self::px($activeUm[1], $pitchNm[1], $native?->height, $input, 1)];
+        $px = [
+            self::px($activeUm[0], $pitchNm[0], $native?->width, $input, 0),
+            self::px($activeUm[1], $pitchNm[1], $native?->height, $input, 1),
+        ];
 
         return new self(Size::of(...$px), $activeUm);
     }
@@ -73,11 +82,18 @@ final readonly class PanelFigures
     private static function ofPx(Size $native, ?array $pitchNm, ?array $activeUm, Input $input): self
     {
         if ($activeUm === null) {
-            $activeUm = [self::sizeUm($native->width, $pitchNm[0] ?? 0), self::sizeUm($native->height, $pitchNm[1] ?? 0)];
+            $activeUm = [
+                self::sizeUm($native->width, $pitchNm[0] ?? 0),
+                self::sizeUm($native->height, $pitchNm[1] ?? 0),
+            ];
         }
         foreach ($activeUm as $axis => $um) {
             if ($um < 1 || $um > Panel::LARGEST_UM) {
-                throw Refusal::because('input.range', $input->path.'/active_mm/'.$axis, ['value' => (string) ($um / 1000), 'least' => '0.001', 'most' => (string) (Panel::LARGEST_UM / 1000)]);
+                throw Refusal::because('input.range', $input->path.'/active_mm/'.$axis, [
+                    'value' => (string) ($um / 1000),
+                    'least' => '0.001',
+                    'most' => (string) (Panel::LARGEST_UM / 1000),
+                ]);
             }
         }
 
@@ -91,7 +107,7 @@ final readonly class PanelFigures
      */
     private static function ofDiagonal(Size $native, int $thousandthsInch): array
     {
-        $share = $thousandthsInch * 25.4 / hypot($native->width, $native->height);
+        $share = ($thousandthsInch * 25.4) / hypot($native->width, $native->height);
 
         return [(int) round($share * $native->width), (int) round($share * $native->height)];
     }
@@ -108,8 +124,16 @@ final readonly class PanelFigures
         $nearest = $exact->round();
         if ($given === null) {
             $off = Rational::of(self::sizeUm($nearest, $pitchNm) - $activeUm)->absolute();
-            if ($nearest < 1 || $nearest > Size::LARGEST_PX || $off->compare(Rational::of(max(1, intdiv($pitchNm, 10_000)))) > 0) {
-                throw Refusal::because('figures.not_whole', $input->path.'/active_mm/'.$axis, ['px' => (string) $exact->decimal(3), 'nearest' => max(1, $nearest), 'mm' => (string) (self::sizeUm(max(1, $nearest), $pitchNm) / 1000)]);
+            if (
+                $nearest < 1
+                || $nearest > Size::LARGEST_PX
+                || $off->compare(Rational::of(max(1, intdiv($pitchNm, 10_000)))) > 0
+            ) {
+                throw Refusal::because('figures.not_whole', $input->path.'/active_mm/'.$axis, [
+                    'px' => (string) $exact->decimal(3),
+                    'nearest' => max(1, $nearest),
+                    'mm' => (string) (self::sizeUm(max(1, $nearest), $pitchNm) / 1000),
+                ]);
             }
 
             return $nearest;
@@ -117,8 +141,11 @@ final readonly class PanelFigures
         if ($exact->minus(Rational::of($given))->absolute()->compare(Rational::of(1, 2)) >= 0) {
             $fromPitchUm = self::sizeUm($given, $pitchNm);
             throw Refusal::because('figures.contradict', $input->path.'/active_mm/'.$axis, [
-                'px' => $given, 'would' => (string) ($fromPitchUm / 1000), 'given' => (string) ($activeUm / 1000),
-                'difference' => (string) (abs($fromPitchUm - $activeUm) / 1000), 'nearest' => $nearest,
+                'px' => $given,
+                'would' => (string) ($fromPitchUm / 1000),
+                'given' => (string) ($activeUm / 1000),
+                'difference' => (string) (abs($fromPitchUm - $activeUm) / 1000),
+                'nearest' => $nearest,
             ]);
         }
 

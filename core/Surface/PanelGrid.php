@@ -12,8 +12,8 @@ use UpperPane\Core\Geometry\Size;
 
 /**
  * Columns × rows of one panel, standing bezel to bezel plus a gap. *Compensated*: the picture goes on behind the seams,
- * each panel's origin is round(position ÷ pitch), rounded once per position so that errors never add up. *Butted*: seams
- * take no px (model §2).
+ * each panel's origin is round(position ÷ pitch), rounded once per position so that errors never add up. *Butted*:
+ * seams take no px (model §2).
  */
 final readonly class PanelGrid
 {
@@ -29,8 +29,14 @@ final readonly class PanelGrid
     ) {
     }
 
-    public static function of(Panel $panel, int $columns, int $rows, int $gapXUm = 0, int $gapYUm = 0, bool $compensated = true): self
-    {
+    public static function of(
+        Panel $panel,
+        int $columns,
+        int $rows,
+        int $gapXUm = 0,
+        int $gapYUm = 0,
+        bool $compensated = true,
+    ): self {
         return new self($panel, $columns, $rows, $gapXUm, $gapYUm, $compensated);
     }
 
@@ -70,8 +76,16 @@ final readonly class PanelGrid
         for ($row = 0; $row < $this->rows; ++$row) {
             for ($column = 0; $column < $this->columns; ++$column) {
                 $number = count($panels) + 1;
-                $rect = Rect::of($this->origin(Axis::X, $column), $this->origin(Axis::Y, $row), $native->width, $native->height);
-                $panels[] = new PlacedPanel((string) $number, $number, $rect, $this->panel, [$this->originUm(Axis::X, $column), $this->originUm(Axis::Y, $row)]);
+                $rect = Rect::of(
+                    $this->origin(Axis::X, $column),
+                    $this->origin(Axis::Y, $row),
+                    $native->width,
+                    $native->height,
+                );
+                $panels[] = new PlacedPanel((string) $number, $number, $rect, $this->panel, [
+                    $this->originUm(Axis::X, $column),
+                    $this->originUm(Axis::Y, $row),
+                ]);
             }
         }
 
@@ -82,9 +96,15 @@ final readonly class PanelGrid
     public function seams(): array
     {
         $native = $this->panel->mounted()->native;
-        $stretch = fn (Axis $axis, int $count, int $length) => array_map(fn (int $index) => [$this->origin($axis, $index), $this->origin($axis, $index) + $length], range(0, $count - 1));
+        $stretch = fn (Axis $axis, int $count, int $length) => array_map(
+            fn (int $index) => [$this->origin($axis, $index), $this->origin($axis, $index) + $length],
+            range(0, $count - 1),
+        );
 
-        return Joints::ofGrid($stretch(Axis::X, $this->columns, $native->width), $stretch(Axis::Y, $this->rows, $native->height));
+        return Joints::ofGrid(
+            $stretch(Axis::X, $this->columns, $native->width),
+            $stretch(Axis::Y, $this->rows, $native->height),
+        );
     }
 
     private function origin(Axis $axis, int $index): int
@@ -102,8 +122,11 @@ final readonly class PanelGrid
         $mounted = $this->panel->mounted();
         [$left, $top, $right, $bottom] = $mounted->bezelUm;
 
-        return Rational::product($index, $axis === Axis::X
-            ? $mounted->activeWidthUm + $left + $right + $this->gapXUm
-            : $mounted->activeHeightUm + $top + $bottom + $this->gapYUm);
+        return Rational::product(
+            $index,
+            $axis === Axis::X
+                ? $mounted->activeWidthUm + $left + $right + $this->gapXUm
+                : $mounted->activeHeightUm + $top + $bottom + $this->gapYUm,
+        );
     }
 }

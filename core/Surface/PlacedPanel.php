@@ -57,8 +57,8 @@ final readonly class PlacedPanel
     }
 
     /**
-     * The native pixel under the centre of canvas pixel (x, y): the inverse of {@see canvasPixel()}, within half a native
-     * pixel where the scale is not 1.
+     * The native pixel under the centre of canvas pixel (x, y): the inverse of {@see canvasPixel()}, within half a
+     * native pixel where the scale is not 1.
      *
      * @return array{int, int}
      */
@@ -75,8 +75,11 @@ final readonly class PlacedPanel
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'number' => $this->number, 'rect' => $this->rect->toArray(),
-            'turn' => $this->panel->signalTurn(), 'scale' => [$this->scaleX()->decimal(4), $this->scaleY()->decimal(4)],
+            'id' => $this->id,
+            'number' => $this->number,
+            'rect' => $this->rect->toArray(),
+            'turn' => $this->panel->signalTurn(),
+            'scale' => [$this->scaleX()->decimal(4), $this->scaleY()->decimal(4)],
         ];
     }
 }

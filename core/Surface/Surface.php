@@ -51,7 +51,13 @@ final readonly class Surface
             max(0, ...array_map(static fn (Rect $rect) => $rect->bottom(), $rects)),
         );
 
-        return self::of($canvas, $arrangement->reference(), $panels, Joints::of($rects), $arrangement->findings($panels));
+        return self::of(
+            $canvas,
+            $arrangement->reference(),
+            $panels,
+            Joints::of($rects),
+            $arrangement->findings($panels),
+        );
     }
 
     /** Width in µm of so many px at its pitch. */
@@ -66,7 +72,10 @@ final readonly class Surface
         return $this->pitchYUm->times(Rational::of($px))->round();
     }
 
-    /** @return array{int, int} width and height in µm of what hangs on the wall, seams included even where they take no px */
+    /**
+     * @return array{int, int} width and height in µm of what hangs on the wall, seams included even where they take no
+     *     px
+     */
     public function faceUm(): array
     {
         $ends = [[0], [0]];
@@ -113,7 +122,11 @@ final readonly class Surface
     private static function of(Size $canvas, Panel $reference, array $panels, array $seams, array $findings): self
     {
         if (max($canvas->width, $canvas->height) > Size::LARGEST_PX) {
-            throw Refusal::because('surface.canvas_too_large', '', ['width' => $canvas->width, 'height' => $canvas->height, 'most' => Size::LARGEST_PX]);
+            throw Refusal::because('surface.canvas_too_large', '', [
+                'width' => $canvas->width,
+                'height' => $canvas->height,
+                'most' => Size::LARGEST_PX,
+            ]);
         }
         [$x, $y] = [$reference->pitch(Axis::X), $reference->pitch(Axis::Y)];
         $findings = [...$findings, ...self::oblong($x, $y), ...self::scaled($panels)];
@@ -126,9 +139,14 @@ final readonly class Surface
     {
         $off = $x->dividedBy($y)->minus(Rational::of(1))->absolute();
 
-        return $off->compare(Rational::of(1, 100)) <= 0 ? [] : [Finding::of('surface.pixels_not_square', Severity::Caution, '', [
-            'x' => (string) $x->times(Rational::of(1, 1000))->decimal(4), 'y' => (string) $y->times(Rational::of(1, 1000))->decimal(4),
-        ])];
+        return $off->compare(Rational::of(1, 100)) <= 0
+            ? []
+            : [
+                Finding::of('surface.pixels_not_square', Severity::Caution, '', [
+                    'x' => (string) $x->times(Rational::of(1, 1000))->decimal(4),
+                    'y' => (string) $y->times(Rational::of(1, 1000))->decimal(4),
+                ]),
+            ];
     }
 
     /**
@@ -139,10 +157,18 @@ final readonly class Surface
     private static function scaled(array $panels): array
     {
         $one = Rational::of(1);
-        $scaled = array_filter($panels, static fn (PlacedPanel $panel) => $panel->scaleX()->compare($one) !== 0 || $panel->scaleY()->compare($one) !== 0);
+        $scaled = array_filter(
+            $panels,
+            static fn (PlacedPanel $panel) => $panel->scaleX()->compare($one) !== 0
+                || $panel->scaleY()->compare($one) !== 0,
+        );
 
-        return $scaled === [] ? [] : [Finding::of('wall.panels_scaled', Severity::Note, '/panels', [
-            'panels' => array_values(array_map(static fn (PlacedPanel $panel) => $panel->letter(), $scaled)),
-        ])];
+        return $scaled === []
+            ? []
+            : [
+                Finding::of('wall.panels_scaled', Severity::Note, '/panels', [
+                    'panels' => array_values(array_map(static fn (PlacedPanel $panel) => $panel->letter(), $scaled)),
+                ]),
+            ];
     }
 }

@@ -7,7 +7,10 @@ namespace UpperPane\Core\Surface;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
-/** Reads a surface as people and files describe it: panels where they hang, or a grid of one kind of panel (cli.md, `surface`). */
+/**
+ * Reads a surface as people and files describe it: panels where they hang, or a grid of one kind of panel (cli.md,
+ * `surface`).
+ */
 final class SurfaceReader
 {
     /** @throws Refusal with the place in the input */

@@ -42,8 +42,9 @@ final readonly class FontFace
     }
 
     /**
-     * Pieces set one after another on an endless line: where each begins, and where its last visible glyph ends, in font
-     * units. A line of pieces i to j is `to[j] − from[i]` wide at any size, so that a text is shaped once, not per size.
+     * Pieces set one after another on an endless line: where each begins, and where its last visible glyph ends, in
+     * font units. A line of pieces i to j is `to[j] − from[i]` wide at any size, so that a text is shaped once, not per
+     * size.
      *
      * @param list<string> $pieces
      *
@@ -79,9 +80,10 @@ final readonly class FontFace
     }
 
     /**
-     * False where the width is a guess, because a browser does more than this sums up: it draws characters the face lacks with another,
-     * places combining marks, breaks at soft hyphens, stops at tabs, joins and parts at invisible characters, and shapes every
-     * script by itself, so that nothing is kerned across their border (UAX 24; checked against Chromium).
+     * False where the width is a guess, because a browser does more than this sums up: it draws characters the face
+     * lacks with another, places combining marks, breaks at soft hyphens, stops at tabs, joins and parts at invisible
+     * characters, and shapes every script by itself, so that nothing is kerned across their border (UAX 24; checked
+     * against Chromium).
      */
     public function measures(string $text): bool
     {
@@ -91,7 +93,10 @@ final readonly class FontFace
             if ($code === 0x0A) {
                 continue;
             }
-            if (preg_match('/[\p{M}\p{Cf}\p{Cc}]/u', $character) === 1 || ($code > 0x20 && $code !== 0xA0 && !isset($this->tables['glyphs'][$code]))) {
+            if (
+                preg_match('/[\p{M}\p{Cf}\p{Cc}]/u', $character) === 1
+                || ($code > 0x20 && $code !== 0xA0 && !isset($this->tables['glyphs'][$code]))
+            ) {
                 return false;
             }
             $scripts[(int) \IntlChar::getIntPropertyValue($code, \IntlChar::PROPERTY_SCRIPT)] = true;
@@ -100,7 +105,9 @@ final readonly class FontFace
         return count(array_diff_key($scripts, self::SHARED_SCRIPTS)) <= 1;
     }
 
-    /** The browser's `line-height: normal`: ascender, descender and line gap, each rounded to whole px as Chromium does. */
+    /**
+     * The browser's `line-height: normal`: ascender, descender and line gap, each rounded to whole px as Chromium does.
+     */
     public function normalLinePx(int $sizePx): int
     {
         return $this->ascentPx($sizePx) + $this->descentPx($sizePx) + $this->scaled('line_gap', $sizePx)->round();
@@ -129,7 +136,10 @@ final readonly class FontFace
     /** @return list<int> */
     private function glyphs(string $text): array
     {
-        return array_map(fn (string $character) => $this->tables['glyphs'][(int) mb_ord($character)] ?? 0, mb_str_split(self::composed($text)));
+        return array_map(
+            fn (string $character) => $this->tables['glyphs'][(int) mb_ord($character)] ?? 0,
+            mb_str_split(self::composed($text)),
+        );
     }
 
     private static function composed(string $text): string

@@ -31,7 +31,7 @@ final readonly class FontFile
 
     public function u16(int $offset): int
     {
-        return ord($this->bytes[$offset]) << 8 | ord($this->bytes[$offset + 1]);
+        return (ord($this->bytes[$offset]) << 8) | ord($this->bytes[$offset + 1]);
     }
 
     public function i16(int $offset): int
@@ -43,7 +43,7 @@ final readonly class FontFile
 
     public function u32(int $offset): int
     {
-        return $this->u16($offset) << 16 | $this->u16($offset + 2);
+        return ($this->u16($offset) << 16) | $this->u16($offset + 2);
     }
 
     public function tag(int $offset): string

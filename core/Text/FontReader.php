@@ -35,7 +35,10 @@ final readonly class FontReader
             'glyphs' => $reader->characters(),
             'advances' => $reader->advances($file->u16($hhea + 34)),
             'pairs' => array_map(fn (array $tables) => array_map($reader->pairTable(...), $tables), $kern),
-            'ligatures' => array_map(fn (array $tables) => array_map($reader->ligatureTable(...), $tables), $reader->lookups('GSUB', ['liga', 'clig', 'rlig'], 4, 7)),
+            'ligatures' => array_map(
+                fn (array $tables) => array_map($reader->ligatureTable(...), $tables),
+                $reader->lookups('GSUB', ['liga', 'clig', 'rlig'], 4, 7),
+            ),
         ];
     }
 
@@ -65,7 +68,11 @@ final readonly class FontReader
         $glyphs = [];
         for ($i = 0, $count = $this->file->u32($subtable + 12); $i < $count; ++$i) {
             $group = $subtable + 16 + 12 * $i;
-            [$first, $last, $glyph] = [$this->file->u32($group), $this->file->u32($group + 4), $this->file->u32($group + 8)];
+            [$first, $last, $glyph] = [
+                $this->file->u32($group),
+                $this->file->u32($group + 4),
+                $this->file->u32($group + 8),
+            ];
             for ($code = $first; $code <= $last; ++$code) {
                 $glyphs[$code] = $glyph + $code - $first;
             }
@@ -170,9 +177,10 @@ final readonly class FontReader
     {
         $scripts = [];
         for ($i = 0, $count = $this->file->u16($scriptList); $i < $count; ++$i) {
-            $scripts[$this->file->tag($scriptList + 2 + 6 * $i)] = $scriptList + $this->file->u16($scriptList + 2 + 6 * $i + 4);
+            $scripts[$this->file->tag($scriptList + 2 + 6 * $i)] =
+                $scriptList + $this->file->u16($scriptList + 2 + 6 * $i + 4);
         }
-        $script = $scripts['latn'] ?? $scripts['DFLT'] ?? null;
+        $script = $scripts['latn'] ?? ($scripts['DFLT'] ?? null);
         if ($script === null || $this->file->u16($script) === 0) {
             return [];
         }
@@ -201,7 +209,13 @@ final readonly class FontReader
         $covered = [];
         for ($i = 0, $count = $this->file->u16($at + 2); $i < $count; ++$i) {
             $range = $at + 4 + 6 * $i;
-            for ($glyph = $this->file->u16($range), $last = $this->file->u16($range + 2), $index = $this->file->u16($range + 4); $glyph <= $last; ++$glyph, ++$index) {
+            for (
+                $glyph = $this->file->u16($range),
+                $last = $this->file->u16($range + 2),
+                $index = $this->file->u16($range + 4);
+                $glyph <= $last;
+                ++$glyph, ++$index
+            ) {
                 $covered[$glyph] = $index;
             }
         }
@@ -221,7 +235,11 @@ final readonly class FontReader
         } else {
             for ($i = 0, $count = $this->file->u16($at + 2); $i < $count; ++$i) {
                 $range = $at + 4 + 6 * $i;
-                for ($glyph = $this->file->u16($range), $last = $this->file->u16($range + 2); $glyph <= $last; ++$glyph) {
+                for (
+                    $glyph = $this->file->u16($range), $last = $this->file->u16($range + 2);
+                    $glyph <= $last;
+                    ++$glyph
+                ) {
                     $classes[$glyph] = $this->file->u16($range + 4);
                 }
             }
@@ -245,7 +263,16 @@ final readonly class FontReader
         $covered = $this->coverage($at + $this->file->u16($at + 2));
         $advance = fn (int $record) => $advanceAt === null ? 0 : $this->file->i16($record + $advanceAt);
         if ($this->file->u16($at) === 1) {
-            return ['pairs' => array_map(fn (int $index) => $this->pairSet($at + $this->file->u16($at + 10 + 2 * $index), $firstSize + $secondSize, $advance), $covered)];
+            return [
+                'pairs' => array_map(
+                    fn (int $index) => $this->pairSet(
+                        $at + $this->file->u16($at + 10 + 2 * $index),
+                        $firstSize + $secondSize,
+                        $advance,
+                    ),
+                    $covered,
+                ),
+            ];
         }
         $secondClasses = $this->file->u16($at + 14);
         $values = [];
@@ -279,7 +306,10 @@ final readonly class FontReader
         return $pairs;
     }
 
-    /** @return array<int, list<array{glyph: int, rest: list<int>}>> first glyph → ligatures in the font's order (§6.3, GSUB lookup type 4) */
+    /**
+     * @return array<int, list<array{glyph: int, rest: list<int>}>> first glyph → ligatures in the font's order (§6.3,
+     *     GSUB lookup type 4)
+     */
     private function ligatureTable(int $at): array
     {
         return array_map(function (int $index) use ($at) {

@@ -22,7 +22,8 @@ final class LineBreaker
     /** @return list<string> the pieces of a paragraph between break opportunities; together they are the paragraph */
     public static function pieces(string $paragraph): array
     {
-        $iterator = \IntlBreakIterator::createLineInstance('en') ?? throw new \LogicException('ICU has no line breaks.');
+        $iterator =
+            \IntlBreakIterator::createLineInstance('en') ?? throw new \LogicException('ICU has no line breaks.');
         $iterator->setText($paragraph);
         $pieces = [];
         $start = 0;

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Text;
 
-/** How long a text must stand: its words (ICU word breaks) at 200 a minute, read twice, at least 3 s (model §5, from memory). */
+/**
+ * How long a text must stand: its words (ICU word breaks) at 200 a minute, read twice, at least 3 s (model §5, from
+ * memory).
+ */
 final class ReadingTime
 {
     private const LEAST_MS = 3000;

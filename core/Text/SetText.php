@@ -6,7 +6,9 @@ namespace UpperPane\Core\Text;
 
 use UpperPane\Core\Geometry\Rational;
 
-/** A text laid into a box: the size taken, its lines with their exact widths, the room used, and whether it overflows. */
+/**
+ * A text laid into a box: the size taken, its lines with their exact widths, the room used, and whether it overflows.
+ */
 final readonly class SetText
 {
     /** @param list<array{text: string, width: Rational}> $lines */
@@ -22,7 +24,11 @@ final readonly class SetText
 
     public function widthPx(): Rational
     {
-        return array_reduce($this->lines, static fn (Rational $most, array $line) => $line['width']->compare($most) > 0 ? $line['width'] : $most, Rational::of(0));
+        return array_reduce(
+            $this->lines,
+            static fn (Rational $most, array $line) => $line['width']->compare($most) > 0 ? $line['width'] : $most,
+            Rational::of(0),
+        );
     }
 
     public function heightPx(): Rational
@@ -35,7 +41,10 @@ final readonly class SetText
     {
         return [
             'size' => $this->sizePx,
-            'lines' => array_map(static fn (array $line) => ['text' => $line['text'], 'width' => $line['width']->decimal(3)], $this->lines),
+            'lines' => array_map(
+                static fn (array $line) => ['text' => $line['text'], 'width' => $line['width']->decimal(3)],
+                $this->lines,
+            ),
             'used' => [$this->widthPx()->decimal(3), $this->heightPx()->decimal(3)],
             'overflow' => $this->overflows,
             'measured' => $this->exact ? 'exact' : 'approximate',

@@ -8,19 +8,30 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * Lays a text into a box (model §5). Shrink takes the largest whole px from the size down to the least that fits, found by
- * scanning: wrapping is not monotonic. Line height is a factor of the size in thousandths, or 0 for the font's own.
+ * Lays a text into a box (model §5). Shrink takes the largest whole px from the size down to the least that fits, found
+ * by scanning: wrapping is not monotonic. Line height is a factor of the size in thousandths, or 0 for the font's own.
  */
 final readonly class TextSetter
 {
     private const ELLIPSIS = '…';
 
-    private function __construct(private FontFace $face, private TextMode $mode, private Size $box, private int $lineHeightThousandths)
-    {
+    private function __construct(
+        private FontFace $face,
+        private TextMode $mode,
+        private Size $box,
+        private int $lineHeightThousandths,
+    ) {
     }
 
-    public static function set(string $text, FontFace $face, TextMode $mode, int $sizePx, int $minSizePx, Size $box, int $lineHeightThousandths = 0): SetText
-    {
+    public static function set(
+        string $text,
+        FontFace $face,
+        TextMode $mode,
+        int $sizePx,
+        int $minSizePx,
+        Size $box,
+        int $lineHeightThousandths = 0,
+    ): SetText {
         $setter = new self($face, $mode, $box, $lineHeightThousandths);
         $paragraphs = LineBreaker::paragraphs($text);
         $runs = [];
@@ -41,8 +52,8 @@ final readonly class TextSetter
     }
 
     /**
-     * What any wrapping needs at least: that the widest piece fits, and lines enough for all that is seen. Saves breaking the lines
-     * at sizes far too large.
+     * What any wrapping needs at least: that the widest piece fits, and lines enough for all that is seen. Saves
+     * breaking the lines at sizes far too large.
      *
      * @param list<array{pieces: list<string>, run: list<array{from: int, to: int}>}> $runs
      */
@@ -63,7 +74,9 @@ final readonly class TextSetter
 
     private function lineHeight(int $sizePx): Rational
     {
-        return $this->lineHeightThousandths === 0 ? Rational::of($this->face->normalLinePx($sizePx)) : Rational::of($this->lineHeightThousandths * $sizePx, 1000);
+        return $this->lineHeightThousandths === 0
+            ? Rational::of($this->face->normalLinePx($sizePx))
+            : Rational::of($this->lineHeightThousandths * $sizePx, 1000);
     }
 
     /**
@@ -74,16 +87,36 @@ final readonly class TextSetter
     {
         $boxUnits = Rational::of($this->box->width * $this->face->unitsPerEm(), $sizePx);
         $texts = match (true) {
-            $this->mode->wraps() => array_merge(...array_map(static fn (array $run) => LineBreaker::lines($run['pieces'], $run['run'], $boxUnits), $runs)),
-            $this->mode === TextMode::Ellipsis => array_map(fn (string $line) => $this->ellipted($line, $sizePx), $paragraphs),
+            $this->mode->wraps() => array_merge(
+                ...array_map(
+                    static fn (array $run) => LineBreaker::lines($run['pieces'], $run['run'], $boxUnits),
+                    $runs,
+                ),
+            ),
+            $this->mode === TextMode::Ellipsis => array_map(
+                fn (string $line) => $this->ellipted($line, $sizePx),
+                $paragraphs,
+            ),
             default => $paragraphs,
         };
-        $lines = array_map(fn (string $line) => ['text' => $line, 'width' => $this->face->widthPx($line, $sizePx)], $texts);
+        $lines = array_map(
+            fn (string $line) => ['text' => $line, 'width' => $this->face->widthPx($line, $sizePx)],
+            $texts,
+        );
         $lineHeight = $this->lineHeight($sizePx);
         $tooHigh = $lineHeight->times(Rational::of(count($lines)))->compare(Rational::of($this->box->height)) > 0;
-        $tooWide = array_filter($lines, fn (array $line) => $line['width']->compare(Rational::of($this->box->width)) > 0) !== [];
+        $tooWide =
+            array_filter($lines, fn (array $line) => $line['width']->compare(Rational::of($this->box->width)) > 0) !==
+            [];
 
-        return new SetText($sizePx, $lines, $lineHeight, $tooHigh || $tooWide, $this->face->measures(implode("\n", $texts)), $this->face->capHeightPx($sizePx));
+        return new SetText(
+            $sizePx,
+            $lines,
+            $lineHeight,
+            $tooHigh || $tooWide,
+            $this->face->measures(implode("\n", $texts)),
+            $this->face->capHeightPx($sizePx),
+        );
     }
 
     /** Cut at grapheme clusters until it fits with an ellipsis. */
@@ -105,8 +138,8 @@ final readonly class TextSetter
     }
 
     /**
-     * More clusters than this are wider than the box even when kerning with the ellipsis takes an em away. Found by halving, since
-     * up to an em a longer beginning is a wider one.
+     * More clusters than this are wider than the box even when kerning with the ellipsis takes an em away. Found by
+     * halving, since up to an em a longer beginning is a wider one.
      *
      * @param list<string> $clusters
      */
@@ -115,7 +148,9 @@ final readonly class TextSetter
         [$low, $high] = [0, count($clusters) - 1];
         while ($low < $high) {
             $middle = intdiv($low + $high + 1, 2);
-            $fits = $this->face->widthUnits(implode('', array_slice($clusters, 0, $middle))) - $this->face->unitsPerEm() <= $boxUnits;
+            $fits =
+                $this->face->widthUnits(implode('', array_slice($clusters, 0, $middle))) - $this->face->unitsPerEm() <=
+                $boxUnits;
             [$low, $high] = $fits ? [$middle, $high] : [$low, $middle - 1];
         }
 

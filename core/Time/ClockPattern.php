@@ -13,7 +13,25 @@ use UpperPane\Core\Base\Refusal;
  */
 final readonly class ClockPattern
 {
-    public const FIELDS = ['H', 'HH', 'h', 'hh', 'mm', 'ss', 'a', 'EEE', 'EEEE', 'd', 'dd', 'M', 'MM', 'MMM', 'MMMM', 'y', 'yyyy'];
+    public const FIELDS = [
+        'H',
+        'HH',
+        'h',
+        'hh',
+        'mm',
+        'ss',
+        'a',
+        'EEE',
+        'EEEE',
+        'd',
+        'dd',
+        'M',
+        'MM',
+        'MMM',
+        'MMMM',
+        'y',
+        'yyyy',
+    ];
 
     /** @param list<array{field: string}|array{text: string}> $tokens */
     private function __construct(public string $pattern, public array $tokens)
@@ -65,15 +83,17 @@ final readonly class ClockPattern
     {
         $text = '';
         foreach ($this->tokens as $token) {
-            $text .= $token['text'] ?? match ($token['field'] ?? '') {
-                'EEE' => ClockNames::WEEKDAYS_SHORT[$weekday],
-                'EEEE' => ClockNames::WEEKDAYS[$weekday],
-                'MMM' => ClockNames::MONTHS_SHORT[$month],
-                'MMMM' => ClockNames::MONTHS[$month],
-                'a' => $digit % 2 === 0 ? 'am' : 'pm',
-                'y', 'yyyy' => str_repeat((string) $digit, 4),
-                default => str_repeat((string) $digit, 2),
-            };
+            $text .=
+                $token['text'] ??
+                match ($token['field'] ?? '') {
+                    'EEE' => ClockNames::WEEKDAYS_SHORT[$weekday],
+                    'EEEE' => ClockNames::WEEKDAYS[$weekday],
+                    'MMM' => ClockNames::MONTHS_SHORT[$month],
+                    'MMMM' => ClockNames::MONTHS[$month],
+                    'a' => $digit % 2 === 0 ? 'am' : 'pm',
+                    'y', 'yyyy' => str_repeat((string) $digit, 4),
+                    default => str_repeat((string) $digit, 2),
+                };
         }
 
         return $text;
@@ -81,6 +101,8 @@ final readonly class ClockPattern
 
     private static function known(string $field, string $path): string
     {
-        return in_array($field, self::FIELDS, true) ? $field : throw Refusal::because('clock.field', $path, ['field' => $field, 'known' => self::FIELDS]);
+        return in_array($field, self::FIELDS, true)
+            ? $field
+            : throw Refusal::because('clock.field', $path, ['field' => $field, 'known' => self::FIELDS]);
     }
 }

@@ -54,7 +54,12 @@ final class Cycles
                 $start = $end;
                 $end += $ms;
                 if ($start < $reached && $reached < $end) {
-                    $cut[] = ['zone' => (string) $zone, 'entry' => $entry, 'entry_left_ms' => $end - $reached, 'cycle_left_ms' => $cycle - $reached];
+                    $cut[] = [
+                        'zone' => (string) $zone,
+                        'entry' => $entry,
+                        'entry_left_ms' => $end - $reached,
+                        'cycle_left_ms' => $cycle - $reached,
+                    ];
                 }
             }
         }

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Time;
 
-/** The instants at which a site's civil days begin, so that what "runs on" from midnight needs no zone data on a player (model §6). */
+/**
+ * The instants at which a site's civil days begin, so that what "runs on" from midnight needs no zone data on a player
+ * (model §6).
+ */
 final class Midnights
 {
     /**

@@ -7,8 +7,8 @@ namespace UpperPane\Core\Time;
 use UpperPane\Core\Geometry\Rational;
 
 /**
- * Entries that follow one another and begin again. With an interleave, one entry of a second list comes after every N of
- * the first, both pointers going on across loops (model §6).
+ * Entries that follow one another and begin again. With an interleave, one entry of a second list comes after every N
+ * of the first, both pointers going on across loops (model §6).
  */
 final readonly class Playlist
 {
@@ -120,9 +120,10 @@ final readonly class Playlist
             return self::begun($this->entries, $this->starts, $step);
         }
         $rounds = intdiv($step, $this->after + 1);
-        $own = $rounds * $this->after + $step % ($this->after + 1);
+        $own = $rounds * $this->after + ($step % ($this->after + 1));
 
-        return self::begun($this->entries, $this->starts, $own) + self::begun($this->interleaved, $this->interleavedStarts, $rounds);
+        return self::begun($this->entries, $this->starts, $own) +
+            self::begun($this->interleaved, $this->interleavedStarts, $rounds);
     }
 
     /**

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\App\Adapter;
 
 /**
- * The people of the demo, for the sign-in page: in a file that only the demo writes beside its own data. Elsewhere there is none,
- * and nobody is listed.
+ * The people of the demo, for the sign-in page: in a file that only the demo writes beside its own data. Elsewhere
+ * there is none, and nobody is listed.
  */
 final readonly class DemoPeople
 {

@@ -10,8 +10,8 @@ use UpperPane\Core\Text\FontReader;
 use UpperPane\Core\Text\Fonts;
 
 /**
- * The faces the app serves, measured from the very files it serves. Their tables are compiled once per SHA-256 into a PHP
- * array file, which OPcache shares between processes.
+ * The faces the app serves, measured from the very files it serves. Their tables are compiled once per SHA-256 into a
+ * PHP array file, which OPcache shares between processes.
  */
 final class FontLibrary implements Fonts
 {
@@ -30,11 +30,17 @@ final class FontLibrary implements Fonts
         }
         foreach ($this->manifest() as $face) {
             if ($face['family'] === $family && $face['weight'] === $weight) {
-                return $this->loaded[$key] = FontFace::ofTables($family, $weight, $face['file'], $this->tables($face['file'], $face['sha256']));
+                return $this->loaded[$key] = FontFace::ofTables(
+                    $family,
+                    $weight,
+                    $face['file'],
+                    $this->tables($face['file'], $face['sha256']),
+                );
             }
         }
         throw Refusal::because('text.font_unknown', '/font', [
-            'family' => $family, 'weight' => $weight,
+            'family' => $family,
+            'weight' => $weight,
             'known' => array_map(static fn (array $face) => $face['family'].' '.$face['weight'], $this->manifest()),
         ]);
     }
@@ -55,7 +61,12 @@ final class FontLibrary implements Fonts
         foreach (require $this->projectDir.'/config/fonts.php' as $family => $weights) {
             foreach ($weights as $weight => $path) {
                 $sha = (string) hash_file('sha256', $path);
-                $file = sprintf('%s-%d-%s.ttf', strtolower(str_replace(' ', '-', $family)), $weight, substr($sha, 0, 8));
+                $file = sprintf(
+                    '%s-%d-%s.ttf',
+                    strtolower(str_replace(' ', '-', $family)),
+                    $weight,
+                    substr($sha, 0, 8),
+                );
                 copy($path, "$folder/$file");
                 $manifest[] = ['family' => $family, 'weight' => $weight, 'file' => $file, 'sha256' => $sha];
                 $this->tables($file, $sha);

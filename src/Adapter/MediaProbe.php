@@ -9,7 +9,9 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
-/** What a media file really is, by ffprobe and by decoding it: size as shown (EXIF, rotation, pixel ratio), duration. */
+/**
+ * What a media file really is, by ffprobe and by decoding it: size as shown (EXIF, rotation, pixel ratio), duration.
+ */
 final class MediaProbe
 {
     /** Browsers' textures end here (common practice): a longer side cannot be drawn reliably. */
@@ -43,19 +45,36 @@ final class MediaProbe
     /** @return array{size: Size, duration_ms: int} */
     private function video(string $path): array
     {
-        $probe = new Process(['ffprobe', '-v', 'error', '-select_streams', 'v:0', '-show_streams', '-show_format', '-of', 'json', $path]);
+        $probe = new Process([
+            'ffprobe',
+            '-v',
+            'error',
+            '-select_streams',
+            'v:0',
+            '-show_streams',
+            '-show_format',
+            '-of',
+            'json',
+            $path,
+        ]);
         $probe->setTimeout(60)->run();
         $facts = json_decode($probe->getOutput(), true);
         $stream = $facts['streams'][0] ?? null;
-        $duration = $stream['duration'] ?? $facts['format']['duration'] ?? null;
+        $duration = $stream['duration'] ?? ($facts['format']['duration'] ?? null);
         if ($stream === null || $duration === null || (float) $duration <= 0) {
             throw Refusal::because('stock.unreadable', '/file', ['why' => 'no video stream with a duration was found']);
         }
-        $size = self::bounded(self::squared((int) $stream['width'], (string) ($stream['sample_aspect_ratio'] ?? '1:1')), (int) $stream['height']);
+        $size = self::bounded(
+            self::squared((int) $stream['width'], (string) ($stream['sample_aspect_ratio'] ?? '1:1')),
+            (int) $stream['height'],
+        );
         $rotation = (int) ($stream['side_data_list'][0]['rotation'] ?? 0);
         $this->decode($path, ['-t', '1']);
 
-        return ['size' => abs($rotation) % 180 === 90 ? $size->turned(90) : $size, 'duration_ms' => (int) round((float) $duration * 1000)];
+        return [
+            'size' => abs($rotation) % 180 === 90 ? $size->turned(90) : $size,
+            'duration_ms' => (int) round((float) $duration * 1000),
+        ];
     }
 
     /** Width in square px, as browsers show it. */
@@ -69,7 +88,11 @@ final class MediaProbe
     private static function bounded(int $width, int $height): Size
     {
         if (max($width, $height) > self::LONGEST_SIDE_PX) {
-            throw Refusal::because('stock.side_too_long', '/file', ['width' => $width, 'height' => $height, 'most' => self::LONGEST_SIDE_PX]);
+            throw Refusal::because('stock.side_too_long', '/file', [
+                'width' => $width,
+                'height' => $height,
+                'most' => self::LONGEST_SIDE_PX,
+            ]);
         }
 
         return Size::of($width, $height);
@@ -78,7 +101,20 @@ final class MediaProbe
     /** @param list<string> $limit */
     private function decode(string $path, array $limit = []): void
     {
-        $decode = new Process(['ffmpeg', '-v', 'error', '-xerror', '-err_detect', 'explode', '-i', $path, ...$limit, '-f', 'null', '-']);
+        $decode = new Process([
+            'ffmpeg',
+            '-v',
+            'error',
+            '-xerror',
+            '-err_detect',
+            'explode',
+            '-i',
+            $path,
+            ...$limit,
+            '-f',
+            'null',
+            '-',
+        ]);
         $decode->setTimeout(120)->run();
         if (!$decode->isSuccessful()) {
             throw Refusal::because('stock.unreadable', '/file', ['why' => 'it is damaged or cut off']);

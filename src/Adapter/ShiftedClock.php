@@ -7,8 +7,8 @@ namespace UpperPane\App\Adapter;
 use Psr\Clock\ClockInterface;
 
 /**
- * The server's clock. `UPPER_PANE_CLOCK` moves it for the demo: a whole number of ms to add, or `frozen:` and an instant
- * in ms at which it stands still. Empty: real time.
+ * The server's clock. `UPPER_PANE_CLOCK` moves it for the demo: a whole number of ms to add, or `frozen:` and an
+ * instant in ms at which it stands still. Empty: real time.
  */
 final readonly class ShiftedClock implements ClockInterface
 {

@@ -39,7 +39,9 @@ final class WorkerCommand extends Command
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
         foreach ([\SIGTERM, \SIGINT] as $signal) {
-            pcntl_signal($signal, function (): void { $this->stopping = true; });
+            pcntl_signal($signal, function (): void {
+                $this->stopping = true;
+            });
         }
         pcntl_async_signals(true);
         $name = gethostname().'/'.getmypid();

@@ -7,8 +7,8 @@ namespace UpperPane\App\Entity;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
- * A document's line in lists: what it is, where it belongs, how far it has come. Its contents lie in parts, its history in
- * revisions; both are written by {@see \UpperPane\App\Repository\Documents} alone.
+ * A document's line in lists: what it is, where it belongs, how far it has come. Its contents lie in parts, its history
+ * in revisions; both are written by {@see \UpperPane\App\Repository\Documents} alone.
  */
 #[ORM\Entity(readOnly: true), ORM\Table(name: 'document')]
 class DocumentRow

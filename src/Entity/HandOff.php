@@ -15,7 +15,9 @@ class HandOff
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Player $player,
-        #[ORM\ManyToOne(targetEntity: Release::class), ORM\JoinColumn(name: 'release_id', nullable: false)] public Release $release,
+        #[ORM\ManyToOne(targetEntity: Release::class),
+            ORM\JoinColumn(name: 'release_id', nullable: false),]
+        public Release $release,
         #[ORM\Column] public int $number,
         #[ORM\Column(type: 'bigint')] public int $startMs,
         #[ORM\ManyToOne, ORM\JoinColumn(name: 'by_id', nullable: false)] public Person $by,

@@ -6,7 +6,10 @@ namespace UpperPane\App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** What plays releases on a surface. Its token is stored hashed; its orders lie at a secret address, renewed when it is paired again. */
+/**
+ * What plays releases on a surface. Its token is stored hashed; its orders lie at a secret address, renewed when it is
+ * paired again.
+ */
 #[ORM\Entity, ORM\Table(name: 'player')]
 class Player
 {

@@ -20,8 +20,12 @@ final readonly class DesignController
     }
 
     #[Route('/api/surfaces/{surface}/designs', 'design_create', methods: ['POST'])]
-    public function create(string $surface, Request $request, #[CurrentUser] Person $person, CreateDesign $create): JsonResponse
-    {
+    public function create(
+        string $surface,
+        Request $request,
+        #[CurrentUser] Person $person,
+        CreateDesign $create,
+    ): JsonResponse {
         return new JsonResponse($create($surface, Body::of($request), $person), 201);
     }
 
@@ -36,7 +40,9 @@ final readonly class DesignController
     #[Route('/api/designs/{id}/plans', 'design_plans', methods: ['GET'])]
     public function plans(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse($this->plans->several($id, explode(',', $request->query->getString('surfaces')), $person));
+        return new JsonResponse(
+            $this->plans->several($id, explode(',', $request->query->getString('surfaces')), $person),
+        );
     }
 
     #[Route('/api/designs/{id}/moment/{tMs}', 'design_moment', requirements: ['tMs' => '\d{1,15}'], methods: ['GET'])]

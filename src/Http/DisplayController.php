@@ -46,6 +46,10 @@ final class DisplayController
         $stream = $request->getContent(true);
         $edid = Edid::read((string) stream_get_contents($stream, Edid::LARGEST_BYTES + 1));
 
-        return new JsonResponse($edid->toArray() + ['findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $edid->findings())]);
+        return new JsonResponse(
+            $edid->toArray() + [
+                'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $edid->findings()),
+            ],
+        );
     }
 }

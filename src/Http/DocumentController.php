@@ -54,7 +54,12 @@ final readonly class DocumentController
         return new JsonResponse($this->show->history($id, $person));
     }
 
-    #[Route('/api/documents/{id}/since/{revision}', 'document_since', requirements: ['revision' => '\d{1,9}'], methods: ['GET'])]
+    #[Route(
+            '/api/documents/{id}/since/{revision}',
+            'document_since',
+            requirements: ['revision' => '\d{1,9}'],
+            methods: ['GET'],
+        ),]
     public function since(string $id, int $revision, #[CurrentUser] Person $person): JsonResponse
     {
         return new JsonResponse($this->show->since($id, $revision, $person));

@@ -25,8 +25,12 @@ final class HandoffController
     }
 
     #[Route('/api/designs/{id}/releases', 'release_make', methods: ['POST'])]
-    public function release(string $id, Request $request, #[CurrentUser] Person $person, MakeRelease $make): JsonResponse
-    {
+    public function release(
+        string $id,
+        Request $request,
+        #[CurrentUser] Person $person,
+        MakeRelease $make,
+    ): JsonResponse {
         return new JsonResponse($make($id, Body::of($request), $person), 201);
     }
 
@@ -43,8 +47,12 @@ final class HandoffController
     }
 
     #[Route('/api/players/{code}/hand-off', 'hand_off_give', methods: ['POST'])]
-    public function give(string $code, Request $request, #[CurrentUser] Person $person, HandOver $handOver): JsonResponse
-    {
+    public function give(
+        string $code,
+        Request $request,
+        #[CurrentUser] Person $person,
+        HandOver $handOver,
+    ): JsonResponse {
         return new JsonResponse($handOver($code, Body::of($request), $person));
     }
 

@@ -23,11 +23,16 @@ final class PlayerController
         return new JsonResponse(['now_ms' => $clock->nowMs(), 'frozen' => $clock->isFrozen()]);
     }
 
-    /** Public, as it is on a wall that anyone can look at: a panel's name and its player's, nothing that is shown there. */
+    /**
+     * Public, as it is on a wall that anyone can look at: a panel's name and its player's, nothing that is shown there.
+     */
     #[Route('/api/play/{code}/cards/{number}', 'play_card', requirements: ['number' => '\d{1,2}'], methods: ['GET'])]
     public function card(string $code, int $number, Wire $wire): Response
     {
-        return new Response($wire->card($code, $number), 200, ['Content-Type' => 'image/svg+xml', 'Cache-Control' => 'no-cache']);
+        return new Response($wire->card($code, $number), 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Cache-Control' => 'no-cache',
+        ]);
     }
 
     #[Route('/api/play/{code}/pair', 'play_pair', methods: ['POST'])]
@@ -41,6 +46,8 @@ final class PlayerController
     {
         $token = substr((string) $request->headers->get('Authorization'), 7);
 
-        return $take($code, $token, Body::of($request)) ? new Response(null, 204) : Problem::response(401, 'pairing.token');
+        return $take($code, $token, Body::of($request))
+            ? new Response(null, 204)
+            : Problem::response(401, 'pairing.token');
     }
 }

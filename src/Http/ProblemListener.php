@@ -18,7 +18,10 @@ use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Forbidden;
 use UpperPane\Core\Base\Refusal;
 
-/** Turns whatever went wrong into a problem that a person can act on. What is our fault is logged under a number the person is told. */
+/**
+ * Turns whatever went wrong into a problem that a person can act on. What is our fault is logged under a number the
+ * person is told.
+ */
 #[AsEventListener(priority: 0)]
 final readonly class ProblemListener
 {
@@ -36,10 +39,27 @@ final readonly class ProblemListener
         return match (true) {
             $fault instanceof Refusal => Problem::ofRefusal($fault),
             $fault instanceof Absent => Problem::response(404, 'address.absent', '', ['what' => $fault->getMessage()]),
-            $fault instanceof Forbidden => Problem::response(403, 'right.missing_at', '', ['right' => $fault->right->value, 'site' => $fault->site]),
-            $fault instanceof Conflict => Problem::response(409, $fault->conflictCode, '', $fault->params, $fault->versions),
-            $fault instanceof LockWaitTimeoutException, self::databaseAway($fault) => Problem::response(503, 'service.database_away'),
-            $fault instanceof HttpExceptionInterface && $fault->getStatusCode() < 500 => Problem::response($fault->getStatusCode(), $fault->getStatusCode() === 404 ? 'address.absent' : 'address.refused', '', ['what' => 'page']),
+            $fault instanceof Forbidden => Problem::response(403, 'right.missing_at', '', [
+                'right' => $fault->right->value,
+                'site' => $fault->site,
+            ]),
+            $fault instanceof Conflict => Problem::response(
+                409,
+                $fault->conflictCode,
+                '',
+                $fault->params,
+                $fault->versions,
+            ),
+            $fault instanceof LockWaitTimeoutException, self::databaseAway($fault) => Problem::response(
+                503,
+                'service.database_away',
+            ),
+            $fault instanceof HttpExceptionInterface && $fault->getStatusCode() < 500 => Problem::response(
+                $fault->getStatusCode(),
+                $fault->getStatusCode() === 404 ? 'address.absent' : 'address.refused',
+                '',
+                ['what' => 'page'],
+            ),
             default => $this->ours($fault),
         };
     }
@@ -48,8 +68,13 @@ final readonly class ProblemListener
     private static function databaseAway(\Throwable $fault): bool
     {
         for ($cause = $fault; $cause !== null; $cause = $cause->getPrevious()) {
-            $lost = $cause instanceof ConnectionException
-                || ($cause instanceof \PDOException && preg_match('/\[(2002|2006|2013|1053)\]|gone away|Connection refused|Lost connection|server shutdown/i', $cause->getMessage()) === 1)
+            $lost =
+                $cause instanceof ConnectionException
+                || ($cause instanceof \PDOException
+                    && preg_match(
+                        '/\[(2002|2006|2013|1053)\]|gone away|Connection refused|Lost connection|server shutdown/i',
+                        $cause->getMessage(),
+                    ) === 1)
                 || ($cause instanceof DriverException && in_array($cause->getCode(), [1053, 2002, 2006, 2013], true));
             if ($lost) {
                 return true;

@@ -18,7 +18,10 @@ final readonly class ShellController
     #[Route('/api/openapi.json', 'openapi', methods: ['GET'])]
     public function openapi(): Response
     {
-        return new BinaryFileResponse($this->projectDir.'/docs/openapi.json', headers: ['Content-Type' => 'application/json']);
+        return new BinaryFileResponse(
+            $this->projectDir.'/docs/openapi.json',
+            headers: ['Content-Type' => 'application/json'],
+        );
     }
 
     #[Route('/play/sw.js', 'play_worker', methods: ['GET'])]
@@ -33,7 +36,14 @@ final readonly class ShellController
         return $this->page('play.html');
     }
 
-    #[Route('/{place}', 'shell', requirements: ['place' => '(?!api/|build/|media/|play/).*'], defaults: ['place' => ''], methods: ['GET'], priority: -10)]
+    #[Route(
+            '/{place}',
+            'shell',
+            requirements: ['place' => '(?!api/|build/|media/|play/).*'],
+            defaults: ['place' => ''],
+            methods: ['GET'],
+            priority: -10,
+        ),]
     public function shell(): Response
     {
         return $this->page('index.html');
@@ -41,6 +51,9 @@ final readonly class ShellController
 
     private function page(string $file, string $type = 'text/html; charset=UTF-8'): Response
     {
-        return new Response((string) file_get_contents($this->projectDir.'/public/build/'.$file), 200, ['Content-Type' => $type, 'Cache-Control' => 'no-cache']);
+        return new Response((string) file_get_contents($this->projectDir.'/public/build/'.$file), 200, [
+            'Content-Type' => $type,
+            'Cache-Control' => 'no-cache',
+        ]);
     }
 }

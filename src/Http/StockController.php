@@ -49,7 +49,12 @@ final class StockController
     }
 
     /** nginx sends the file itself, in ranges where asked; the name is the content, so it may be kept for ever. */
-    #[Route('/media/{sha256}/{form}', 'stock_file', requirements: ['sha256' => '[0-9a-f]{64}', 'form' => 'original|thumbnail'], methods: ['GET'])]
+    #[Route(
+            '/media/{sha256}/{form}',
+            'stock_file',
+            requirements: ['sha256' => '[0-9a-f]{64}', 'form' => 'original|thumbnail'],
+            methods: ['GET'],
+        ),]
     public function file(string $sha256, string $form): Response
     {
         $path = $form === 'thumbnail' ? MediaFiles::thumbnail($sha256) : MediaFiles::original($sha256);

@@ -34,14 +34,22 @@ final readonly class SurfaceController
     }
 
     #[Route('/api/surfaces/{surface}/duplicate', 'surface_duplicate', methods: ['POST'])]
-    public function duplicate(string $surface, Request $request, #[CurrentUser] Person $person, MakeSurface $make): JsonResponse
-    {
+    public function duplicate(
+        string $surface,
+        Request $request,
+        #[CurrentUser] Person $person,
+        MakeSurface $make,
+    ): JsonResponse {
         return new JsonResponse($make->duplicate($surface, Body::of($request), $person), 201);
     }
 
     #[Route('/api/surfaces/{surface}/effects', 'surface_effects', methods: ['POST'])]
-    public function effects(string $surface, Request $request, #[CurrentUser] Person $person, ShowEffects $effects): JsonResponse
-    {
+    public function effects(
+        string $surface,
+        Request $request,
+        #[CurrentUser] Person $person,
+        ShowEffects $effects,
+    ): JsonResponse {
         return new JsonResponse($effects($surface, Body::of($request), $person));
     }
 

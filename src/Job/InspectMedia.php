@@ -41,7 +41,10 @@ final readonly class InspectMedia implements Handler
             file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
             $facts = $this->probe->look($local, $media->mime);
             $this->thumbnailer->make($local, $local.'.webp', str_starts_with($media->mime, 'video/'));
-            $this->files->writeStream(MediaFiles::thumbnail($media->sha256), fopen($local.'.webp', 'r') ?: throw new \RuntimeException('The thumbnail is gone.'));
+            $this->files->writeStream(
+                MediaFiles::thumbnail($media->sha256),
+                fopen($local.'.webp', 'r') ?: throw new \RuntimeException('The thumbnail is gone.'),
+            );
             [$media->width, $media->height] = $facts['size']->toArray();
             $media->durationMs = $facts['duration_ms'];
             $media->state = Media::READY;

@@ -23,9 +23,16 @@ final readonly class Filter
     public static function standard(\Closure $fonts): self
     {
         return new self([
-            new SurfaceCommand(), new EdidCommand(), new LegibleCommand($fonts), new GlazeCommand(), new LatticeCommand(), new FitCommand(),
-            new ReflowCommand(), new PlaceCommand(),
-            new PlaylistCommand(), new PeriodCommand(),
+            new SurfaceCommand(),
+            new EdidCommand(),
+            new LegibleCommand($fonts),
+            new GlazeCommand(),
+            new LatticeCommand(),
+            new FitCommand(),
+            new ReflowCommand(),
+            new PlaceCommand(),
+            new PlaylistCommand(),
+            new PeriodCommand(),
         ]);
     }
 
@@ -71,7 +78,8 @@ final readonly class Filter
         if ($name === 'schema') {
             self::refuseMore($arguments, 2);
 
-            return ['$schema' => 'https://json-schema.org/draft/2020-12/schema'] + $this->command($arguments[1] ?? '')->schema();
+            return ['$schema' => 'https://json-schema.org/draft/2020-12/schema'] +
+                $this->command($arguments[1] ?? '')->schema();
         }
         $command = $this->command($name);
         if ($command instanceof FileCommand) {
@@ -92,7 +100,10 @@ final readonly class Filter
                 return $command;
             }
         }
-        throw Refusal::because('pane.command_unknown', '', ['name' => $name, 'known' => array_map(static fn (Described $command) => $command->name(), $this->commands)]);
+        throw Refusal::because('pane.command_unknown', '', [
+            'name' => $name,
+            'known' => array_map(static fn (Described $command) => $command->name(), $this->commands),
+        ]);
     }
 
     /** @param list<string> $arguments */
@@ -110,9 +121,14 @@ final readonly class Filter
             throw Refusal::because('pane.file_wanted', '', ['name' => $arguments[0]]);
         }
         // A file that says it is readable may still refuse, as some below /proc do.
-        $bytes = is_file($arguments[2]) && is_readable($arguments[2]) ? @file_get_contents($arguments[2], length: self::MOST_BYTES + 1) : false;
+        $bytes =
+            is_file($arguments[2]) && is_readable($arguments[2])
+                ? @file_get_contents($arguments[2], length: self::MOST_BYTES + 1)
+                : false;
 
-        return $bytes === false || $bytes === '' && filesize($arguments[2]) > 0 ? throw Refusal::because('pane.file_unreadable', '', ['file' => $arguments[2]]) : $bytes;
+        return $bytes === false || ($bytes === '' && filesize($arguments[2]) > 0)
+            ? throw Refusal::because('pane.file_unreadable', '', ['file' => $arguments[2]])
+            : $bytes;
     }
 
     private static function decode(string $text): Input
@@ -127,6 +143,9 @@ final readonly class Filter
     /** What is not UTF-8 (an argument that is quoted in a refusal) is shown with replacement characters. */
     private static function json(mixed $value): string
     {
-        return json_encode($value, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_THROW_ON_ERROR)."\n";
+        return json_encode(
+            $value,
+            \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES | \JSON_INVALID_UTF8_SUBSTITUTE | \JSON_THROW_ON_ERROR,
+        )."\n";
     }
 }

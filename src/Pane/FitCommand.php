@@ -19,11 +19,15 @@ final class FitCommand implements Command
 
     public function schema(): array
     {
-        return Schema::object([
-            'source' => Schema::size(), 'box' => Schema::size(),
-            'fit' => ['enum' => array_column(FitMode::cases(), 'value')],
-            'focus' => Schema::tuple(['type' => 'number', 'minimum' => 0, 'maximum' => 100], 2),
-        ], ['source', 'box', 'fit']);
+        return Schema::object(
+            [
+                'source' => Schema::size(),
+                'box' => Schema::size(),
+                'fit' => ['enum' => array_column(FitMode::cases(), 'value')],
+                'focus' => Schema::tuple(['type' => 'number', 'minimum' => 0, 'maximum' => 100], 2),
+            ],
+            ['source', 'box', 'fit'],
+        );
     }
 
     public function run(Input $input): array

@@ -24,7 +24,10 @@ final class GlazeCommand implements Command
     {
         [$tree, $parts] = self::treeSchema();
 
-        return Schema::object(['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2), 'tree' => $tree], ['size', 'tree']) + ['$defs' => $parts];
+        return Schema::object(
+            ['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2), 'tree' => $tree],
+            ['size', 'tree'],
+        ) + ['$defs' => $parts];
     }
 
     public function run(Input $input): array
@@ -32,7 +35,11 @@ final class GlazeCommand implements Command
         $input->keys(['size', 'tree', 'pitch_mm']);
         $pitches = self::pitches($input);
 
-        return Glazing::resolve(GlazingReader::read($input->child('tree')), Size::parse($input->child('size')), new Pitches(...$pitches))->toArray();
+        return Glazing::resolve(
+            GlazingReader::read($input->child('tree')),
+            Size::parse($input->child('size')),
+            new Pitches(...$pitches),
+        )->toArray();
     }
 
     /** @return array{?Rational, ?Rational} µm per px, from an optional `pitch_mm` */
@@ -50,18 +57,34 @@ final class GlazeCommand implements Command
     /** @return array{array<string, mixed>, array<string, mixed>} the schema of a tree, and its definitions */
     public static function treeSchema(): array
     {
-        $size = ['type' => 'string', 'pattern' => '^[0-9]{1,7}(\\.[0-9]{1,3})?(px|%|mm|fr)$', 'description' => 'above 0 and at most 1000000; px and fr are whole numbers'];
+        $size = [
+            'type' => 'string',
+            'pattern' => '^[0-9]{1,7}(\\.[0-9]{1,3})?(px|%|mm|fr)$',
+            'description' => 'above 0 and at most 1000000; px and fr are whole numbers',
+        ];
         $px = Schema::whole(0, Size::LARGEST_PX);
         $split = [
-            'id' => Schema::id(), 'split' => ['enum' => ['columns', 'rows']], 'gutter' => $px,
+            'id' => Schema::id(),
+            'split' => ['enum' => ['columns', 'rows']],
+            'gutter' => $px,
             'parts' => ['type' => 'array', 'items' => ['$ref' => '#/$defs/part'], 'minItems' => 1, 'maxItems' => 1000],
         ];
         $sized = ['size' => $size, 'min' => $px + ['description' => 'only beside a size in fr']];
         $pane = ['pane' => Schema::id()];
 
         return [
-            ['oneOf' => [Schema::object($pane, ['pane']), Schema::object($split, ['split', 'parts'])], 'description' => 'at most '.GlazingReader::DEEPEST.' splits within each other; every id once'],
-            ['part' => ['oneOf' => [Schema::object($sized + $pane, ['size', 'pane']), Schema::object($sized + $split, ['size', 'split', 'parts'])]]],
+            [
+                'oneOf' => [Schema::object($pane, ['pane']), Schema::object($split, ['split', 'parts'])],
+                'description' => 'at most '.GlazingReader::DEEPEST.' splits within each other; every id once',
+            ],
+            [
+                'part' => [
+                    'oneOf' => [
+                        Schema::object($sized + $pane, ['size', 'pane']),
+                        Schema::object($sized + $split, ['size', 'split', 'parts']),
+                    ],
+                ],
+            ],
         ];
     }
 }

@@ -23,10 +23,15 @@ final class LatticeCommand implements Command
     {
         $count = Schema::whole(1, self::MOST_CELLS);
 
-        return Schema::object([
-            'size' => Schema::size(), 'columns' => $count, 'rows' => $count,
-            'cells' => Schema::tuple(Schema::whole(0, self::MOST_CELLS), 4),
-        ], ['size', 'columns', 'rows', 'cells']);
+        return Schema::object(
+            [
+                'size' => Schema::size(),
+                'columns' => $count,
+                'rows' => $count,
+                'cells' => Schema::tuple(Schema::whole(0, self::MOST_CELLS), 4),
+            ],
+            ['size', 'columns', 'rows', 'cells'],
+        );
     }
 
     public function run(Input $input): array

@@ -27,14 +27,17 @@ final readonly class LegibleCommand implements Command
 
     public function schema(): array
     {
-        return Schema::object([
-            'cap_height_px' => Schema::positive(),
-            'font' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80],
-            'weight' => Schema::whole(1, 1000),
-            'size' => Schema::whole(1, Size::LARGEST_PX),
-            'pitch_mm' => ['type' => 'number', 'exclusiveMinimum' => 0],
-            'distance_m' => ['type' => 'number', 'exclusiveMinimum' => 0],
-        ], ['pitch_mm', 'distance_m']) + ['oneOf' => [['required' => ['cap_height_px']], ['required' => ['font', 'size']]]];
+        return Schema::object(
+            [
+                'cap_height_px' => Schema::positive(),
+                'font' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80],
+                'weight' => Schema::whole(1, 1000),
+                'size' => Schema::whole(1, Size::LARGEST_PX),
+                'pitch_mm' => ['type' => 'number', 'exclusiveMinimum' => 0],
+                'distance_m' => ['type' => 'number', 'exclusiveMinimum' => 0],
+            ],
+            ['pitch_mm', 'distance_m'],
+        ) + ['oneOf' => [['required' => ['cap_height_px']], ['required' => ['font', 'size']]]];
     }
 
     public function run(Input $input): array
@@ -45,7 +48,9 @@ final readonly class LegibleCommand implements Command
         }
         $cap = $input->has('cap_height_px')
             ? Rational::of($input->child('cap_height_px')->asThousandths(1, 1000 * Size::LARGEST_PX), 1000)
-            : ($this->fonts)()->face($input->text('font', 80, 1), $input->has('weight') ? $input->int('weight', 1, 1000) : 400)->capHeightPx($input->int('size', 1, Size::LARGEST_PX));
+            : ($this->fonts)()
+                ->face($input->text('font', 80, 1), $input->has('weight') ? $input->int('weight', 1, 1000) : 400)
+                ->capHeightPx($input->int('size', 1, Size::LARGEST_PX));
 
         return Legibility::report(
             $cap,

@@ -19,10 +19,17 @@ final class PeriodCommand implements Command
     {
         $ms = Schema::whole(1, Cycles::HORIZON_MS);
 
-        return Schema::object([
-            'zones' => ['type' => 'object', 'maxProperties' => 1000, 'additionalProperties' => ['type' => 'array', 'items' => $ms, 'minItems' => 1, 'maxItems' => 10000]],
-            'scene_ms' => $ms,
-        ], ['zones']);
+        return Schema::object(
+            [
+                'zones' => [
+                    'type' => 'object',
+                    'maxProperties' => 1000,
+                    'additionalProperties' => ['type' => 'array', 'items' => $ms, 'minItems' => 1, 'maxItems' => 10000],
+                ],
+                'scene_ms' => $ms,
+            ],
+            ['zones'],
+        );
     }
 
     public function run(Input $input): array
@@ -30,14 +37,19 @@ final class PeriodCommand implements Command
         $input->keys(['zones', 'scene_ms']);
         $zones = [];
         foreach ($input->child('zones')->members() as $zone => $durations) {
-            $zones[$zone] = array_map(static fn (Input $ms) => $ms->asInt(1, Cycles::HORIZON_MS), $durations->asList(10000, 1));
+            $zones[$zone] = array_map(
+                static fn (Input $ms) => $ms->asInt(1, Cycles::HORIZON_MS),
+                $durations->asList(10000, 1),
+            );
         }
         $period = Cycles::periodMs(array_values(array_map(array_sum(...), $zones)));
 
         return [
             'period_ms' => $zones === [] ? 0 : $period,
             'over_ms' => $period === null ? Cycles::HORIZON_MS : null,
-            'cut' => $input->has('scene_ms') ? Cycles::cutAt($zones, $input->int('scene_ms', 1, Cycles::HORIZON_MS)) : [],
+            'cut' => $input->has('scene_ms')
+                ? Cycles::cutAt($zones, $input->int('scene_ms', 1, Cycles::HORIZON_MS))
+                : [],
         ];
     }
 }

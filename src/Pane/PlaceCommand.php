@@ -26,24 +26,45 @@ final class PlaceCommand implements Command
 
     public function schema(): array
     {
-        $length = ['type' => 'string', 'pattern' => '^-?[0-9]{1,6}(\\.[0-9]{1,3})?(px|%)$', 'description' => 'within 100000; a size is above 0'];
-        $float = Schema::object([
-            'id' => Schema::id(), 'frame' => Schema::id(), 'anchor' => ['enum' => array_column(Anchor::cases(), 'value')],
-            'offset' => Schema::tuple($length, 2), 'size' => Schema::tuple($length, 2), 'turn' => ['type' => 'number', 'minimum' => -359.99, 'maximum' => 359.99],
-        ], ['id', 'frame', 'anchor', 'offset', 'size']);
+        $length = [
+            'type' => 'string',
+            'pattern' => '^-?[0-9]{1,6}(\\.[0-9]{1,3})?(px|%)$',
+            'description' => 'within 100000; a size is above 0',
+        ];
+        $float = Schema::object(
+            [
+                'id' => Schema::id(),
+                'frame' => Schema::id(),
+                'anchor' => ['enum' => array_column(Anchor::cases(), 'value')],
+                'offset' => Schema::tuple($length, 2),
+                'size' => Schema::tuple($length, 2),
+                'turn' => ['type' => 'number', 'minimum' => -359.99, 'maximum' => 359.99],
+            ],
+            ['id', 'frame', 'anchor', 'offset', 'size'],
+        );
 
-        return Schema::object([
-            'size' => Schema::size(),
-            'frames' => ['type' => 'object', 'additionalProperties' => Schema::rect()],
-            'floats' => ['type' => 'array', 'items' => $float, 'maxItems' => self::MOST_FLOATS, 'description' => 'every id once; a frame is canvas or a key of frames'],
-        ], ['size', 'floats']);
+        return Schema::object(
+            [
+                'size' => Schema::size(),
+                'frames' => ['type' => 'object', 'additionalProperties' => Schema::rect()],
+                'floats' => [
+                    'type' => 'array',
+                    'items' => $float,
+                    'maxItems' => self::MOST_FLOATS,
+                    'description' => 'every id once; a frame is canvas or a key of frames',
+                ],
+            ],
+            ['size', 'floats'],
+        );
     }
 
     public function run(Input $input): array
     {
         $input->keys(['size', 'frames', 'floats']);
         $canvas = Size::parse($input->child('size'));
-        $frames = ['canvas' => $canvas->rect()] + ($input->has('frames') ? array_map(Rect::parse(...), $input->child('frames')->members()) : []);
+        $frames =
+            ['canvas' => $canvas->rect()] +
+            ($input->has('frames') ? array_map(Rect::parse(...), $input->child('frames')->members()) : []);
         $floats = $findings = [];
         foreach ($input->list('floats', self::MOST_FLOATS) as $float) {
             $id = $float->id('id');
@@ -53,10 +74,18 @@ final class PlaceCommand implements Command
             $placed = self::placed($float, $frames);
             $floats[$id] = [
                 'rect' => $placed->rect->toArray(),
-                'outline' => array_map(static fn (array $corner) => [self::px($corner[0]), self::px($corner[1])], $placed->outline()->corners),
+                'outline' => array_map(
+                    static fn (array $corner) => [self::px($corner[0]), self::px($corner[1])],
+                    $placed->outline()->corners,
+                ),
             ];
             foreach (Placing::beyond($placed, $canvas) as $finding) {
-                $findings[] = Finding::of($finding->code, $finding->severity, $float->path, $finding->params)->toArray();
+                $findings[] = Finding::of(
+                    $finding->code,
+                    $finding->severity,
+                    $float->path,
+                    $finding->params,
+                )->toArray();
             }
         }
 
@@ -68,9 +97,21 @@ final class PlaceCommand implements Command
     {
         $input->keys(['id', 'frame', 'anchor', 'offset', 'size', 'turn']);
         $name = $input->id('frame');
-        $frame = $frames[$name] ?? throw Refusal::because('float.frame_unknown', $input->pathTo('frame'), ['frame' => $name, 'known' => array_map(strval(...), array_keys($frames))]);
+        $frame =
+            $frames[$name] ??
+            throw Refusal::because('float.frame_unknown', $input->pathTo('frame'), [
+                'frame' => $name,
+                'known' => array_map(strval(...), array_keys($frames)),
+            ]);
         $turn = $input->has('turn') ? $input->child('turn')->asHundredths(-35_999, 35_999) : 0;
-        $place = new FloatPlace($input->id('id'), FloatPlace::CANVAS, $input->enum('anchor', Anchor::class), FloatPlace::pair($input->list('offset', 2, 2)), FloatPlace::size($input), $turn);
+        $place = new FloatPlace(
+            $input->id('id'),
+            FloatPlace::CANVAS,
+            $input->enum('anchor', Anchor::class),
+            FloatPlace::pair($input->list('offset', 2, 2)),
+            FloatPlace::size($input),
+            $turn,
+        );
 
         return new Placed($place->zone, $place->rect($frame), $turn, 1, true);
     }

@@ -21,16 +21,27 @@ final class PlaylistCommand implements Command
 
     public function schema(): array
     {
-        $entry = Schema::object([
-            'id' => Schema::id(), 'ms' => Schema::whole(1, Cycles::HORIZON_MS), 'enabled' => ['type' => 'boolean'],
-        ], ['id', 'ms']);
+        $entry = Schema::object(
+            [
+                'id' => Schema::id(),
+                'ms' => Schema::whole(1, Cycles::HORIZON_MS),
+                'enabled' => ['type' => 'boolean'],
+            ],
+            ['id', 'ms'],
+        );
         $entries = ['type' => 'array', 'items' => $entry, 'maxItems' => self::MOST_ENTRIES];
 
-        return Schema::object([
-            'entries' => $entries,
-            'interleave' => Schema::object(['after' => Schema::whole(1, self::MOST_ENTRIES), 'entries' => $entries], ['after', 'entries']),
-            'at_ms' => ['type' => 'array', 'items' => Schema::whole(0, \PHP_INT_MAX), 'maxItems' => 1000],
-        ], ['entries']);
+        return Schema::object(
+            [
+                'entries' => $entries,
+                'interleave' => Schema::object(
+                    ['after' => Schema::whole(1, self::MOST_ENTRIES), 'entries' => $entries],
+                    ['after', 'entries'],
+                ),
+                'at_ms' => ['type' => 'array', 'items' => Schema::whole(0, \PHP_INT_MAX), 'maxItems' => 1000],
+            ],
+            ['entries'],
+        );
     }
 
     public function run(Input $input): array

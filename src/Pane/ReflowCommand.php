@@ -18,7 +18,11 @@ use UpperPane\Core\Layout\Sizing;
 /** A layout made for one surface on another one (model §3). */
 final class ReflowCommand implements Command
 {
-    private const SCALES = ['short_side' => ReflowScale::ShortSide, 'pitch' => ReflowScale::SameMm, 'none' => ReflowScale::SamePx];
+    private const SCALES = [
+        'short_side' => ReflowScale::ShortSide,
+        'pitch' => ReflowScale::SameMm,
+        'none' => ReflowScale::SamePx,
+    ];
 
     public function name(): string
     {
@@ -28,10 +32,18 @@ final class ReflowCommand implements Command
     public function schema(): array
     {
         [$tree, $parts] = GlazeCommand::treeSchema();
-        $surface = Schema::object(['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2)], ['size']);
+        $surface = Schema::object(
+            ['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2)],
+            ['size'],
+        );
 
-        return Schema::object(['from' => $surface, 'to' => $surface, 'scale' => ['enum' => array_keys(self::SCALES)], 'tree' => $tree], ['from', 'to', 'scale', 'tree'])
-            + ['$defs' => $parts, 'description' => 'pitch_mm is needed on both sides for the scale pitch, and where parts are sized in mm'];
+        return Schema::object(
+            ['from' => $surface, 'to' => $surface, 'scale' => ['enum' => array_keys(self::SCALES)], 'tree' => $tree],
+            ['from', 'to', 'scale', 'tree'],
+        ) + [
+            '$defs' => $parts,
+            'description' => 'pitch_mm is needed on both sides for the scale pitch, and where parts are sized in mm',
+        ];
     }
 
     public function run(Input $input): array

@@ -17,7 +17,12 @@ final class Schema
      */
     public static function object(array $properties, array $required): array
     {
-        return ['type' => 'object', 'properties' => $properties, 'required' => $required, 'additionalProperties' => false];
+        return [
+            'type' => 'object',
+            'properties' => $properties,
+            'required' => $required,
+            'additionalProperties' => false,
+        ];
     }
 
     /** @return array<string, mixed> */
@@ -35,7 +40,18 @@ final class Schema
     /** @return array<string, mixed> `[x, y, width, height]` in px */
     public static function rect(): array
     {
-        return ['type' => 'array', 'prefixItems' => [self::whole(0, Size::LARGEST_PX), self::whole(0, Size::LARGEST_PX), self::whole(1, Size::LARGEST_PX), self::whole(1, Size::LARGEST_PX)], 'items' => false, 'minItems' => 4, 'maxItems' => 4];
+        return [
+            'type' => 'array',
+            'prefixItems' => [
+                self::whole(0, Size::LARGEST_PX),
+                self::whole(0, Size::LARGEST_PX),
+                self::whole(1, Size::LARGEST_PX),
+                self::whole(1, Size::LARGEST_PX),
+            ],
+            'items' => false,
+            'minItems' => 4,
+            'maxItems' => 4,
+        ];
     }
 
     /** @return array<string, mixed> more than nothing, in mm or px; how fine and how large is said where it is read */

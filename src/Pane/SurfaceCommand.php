@@ -27,16 +27,28 @@ final class SurfaceCommand implements Command
         $placed = $panel + ['id' => Schema::id(), 'position_mm' => Schema::tuple(['type' => 'number'], 2)];
         $count = Schema::whole(1, PanelGrid::MOST_PANELS);
 
-        return Schema::object([
-            'panels' => ['type' => 'array', 'items' => Schema::object($placed, ['native', 'active_mm']), 'minItems' => 1, 'maxItems' => PanelGrid::MOST_PANELS],
-            'grid' => Schema::object([
-                'columns' => $count, 'rows' => $count,
-                'panel' => Schema::object($panel, ['native', 'active_mm']),
-                'gap_mm' => Schema::tuple(Schema::notNegative(), 2),
-            ], ['columns', 'rows', 'panel']),
-            'blends' => ['type' => 'array', 'items' => Schema::tuple(Schema::id(), 2), 'maxItems' => 1000],
-            'mode' => ['enum' => ['compensated', 'butted']],
-        ], []) + ['oneOf' => [['required' => ['panels']], ['required' => ['grid']]]];
+        return Schema::object(
+            [
+                'panels' => [
+                    'type' => 'array',
+                    'items' => Schema::object($placed, ['native', 'active_mm']),
+                    'minItems' => 1,
+                    'maxItems' => PanelGrid::MOST_PANELS,
+                ],
+                'grid' => Schema::object(
+                    [
+                        'columns' => $count,
+                        'rows' => $count,
+                        'panel' => Schema::object($panel, ['native', 'active_mm']),
+                        'gap_mm' => Schema::tuple(Schema::notNegative(), 2),
+                    ],
+                    ['columns', 'rows', 'panel'],
+                ),
+                'blends' => ['type' => 'array', 'items' => Schema::tuple(Schema::id(), 2), 'maxItems' => 1000],
+                'mode' => ['enum' => ['compensated', 'butted']],
+            ],
+            [],
+        ) + ['oneOf' => [['required' => ['panels']], ['required' => ['grid']]]];
     }
 
     public function run(Input $input): array

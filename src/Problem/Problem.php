@@ -15,17 +15,26 @@ final class Problem
      * @param array<string, string|int|list<string>> $params
      * @param array<string, mixed>                   $more
      */
-    public static function response(int $status, string $code, string $path = '', array $params = [], array $more = []): JsonResponse
-    {
-        return new JsonResponse([
-            'type' => 'about:blank',
-            'title' => Catalogue::message($code, $params),
-            'status' => $status,
-            'code' => $code,
-            'path' => $path,
-            'params' => (object) $params,
-            'mend' => Catalogue::mend($code, $params),
-        ] + $more, $status, ['Content-Type' => 'application/problem+json']);
+    public static function response(
+        int $status,
+        string $code,
+        string $path = '',
+        array $params = [],
+        array $more = [],
+    ): JsonResponse {
+        return new JsonResponse(
+            [
+                'type' => 'about:blank',
+                'title' => Catalogue::message($code, $params),
+                'status' => $status,
+                'code' => $code,
+                'path' => $path,
+                'params' => (object) $params,
+                'mend' => Catalogue::mend($code, $params),
+            ] + $more,
+            $status,
+            ['Content-Type' => 'application/problem+json'],
+        );
     }
 
     public static function ofRefusal(Refusal $refusal): JsonResponse

@@ -32,7 +32,11 @@ final readonly class Documents
     /** @return ?LoadedDocument null when it is not there */
     public function load(string $id, bool $lock = false): ?LoadedDocument
     {
-        $row = $this->database->fetchAssociative('SELECT kind, site_id, surface_id, area, revision FROM document WHERE id = ?'.($lock ? ' FOR UPDATE' : ''), [$id]);
+        $row = $this->database->fetchAssociative(
+            'SELECT kind, site_id, surface_id, area, revision FROM document WHERE id = ?'.
+                ($lock ? ' FOR UPDATE' : ''),
+            [$id],
+        );
         if ($row === false) {
             return null;
         }
@@ -43,7 +47,16 @@ final readonly class Documents
         $kind = $this->kinds->named($row['kind']);
         $current = $kind->upgraded($parts);
 
-        return new LoadedDocument($id, $row['kind'], (int) $row['site_id'], $surface, $row['area'], (int) $row['revision'], $kind->stored($current), $current !== $parts);
+        return new LoadedDocument(
+            $id,
+            $row['kind'],
+            (int) $row['site_id'],
+            $surface,
+            $row['area'],
+            (int) $row['revision'],
+            $kind->stored($current),
+            $current !== $parts,
+        );
     }
 
     /**
@@ -57,7 +70,13 @@ final readonly class Documents
     {
         $parts = [];
         if ($ids !== []) {
-            foreach ($this->database->iterateAssociative('SELECT document_id, name, content FROM part WHERE document_id IN (?)', [$ids], [ArrayParameterType::STRING]) as $row) {
+            foreach (
+                $this->database->iterateAssociative(
+                    'SELECT document_id, name, content FROM part WHERE document_id IN (?)',
+                    [$ids],
+                    [ArrayParameterType::STRING],
+                ) as $row
+            ) {
                 $parts[$row['document_id']][$row['name']] = $row['content'];
             }
         }
@@ -78,14 +97,30 @@ final readonly class Documents
      */
     public function revisions(array $ids): array
     {
-        return $ids === [] ? [] : array_map(intval(...), $this->database->fetchAllKeyValue('SELECT id, revision FROM document WHERE id IN (?)', [$ids], [ArrayParameterType::STRING]));
+        return $ids === []
+            ? []
+            : array_map(
+                intval(...),
+                $this->database->fetchAllKeyValue(
+                    'SELECT id, revision FROM document WHERE id IN (?)',
+                    [$ids],
+                    [ArrayParameterType::STRING],
+                ),
+            );
     }
 
     public function add(LoadedDocument $new, string $name, Person $person): void
     {
         $this->database->insert('document', [
-            'id' => $new->id, 'kind' => $new->kind, 'site_id' => $new->siteId, 'surface_id' => $new->surfaceId, 'area' => $new->area,
-            'name' => $name, 'revision' => 0, 'changed_at' => $this->now(), 'changed_by_id' => $person->id,
+            'id' => $new->id,
+            'kind' => $new->kind,
+            'site_id' => $new->siteId,
+            'surface_id' => $new->surfaceId,
+            'area' => $new->area,
+            'name' => $name,
+            'revision' => 0,
+            'changed_at' => $this->now(),
+            'changed_by_id' => $person->id,
         ]);
         $this->write($new->id, $this->kinds->named($new->kind)->parts($new->document));
     }
@@ -96,20 +131,41 @@ final readonly class Documents
      * @param Batch<Document>   $batch
      * @param Outcome<Document> $outcome
      */
-    public function store(LoadedDocument $head, string $batchId, string $client, Batch $batch, Outcome $outcome, string $name, Person $author, Nature $nature, ?int $cancels): LoadedDocument
-    {
+    public function store(
+        LoadedDocument $head,
+        string $batchId,
+        string $client,
+        Batch $batch,
+        Outcome $outcome,
+        string $name,
+        Person $author,
+        Nature $nature,
+        ?int $cancels,
+    ): LoadedDocument {
         $kind = $this->kinds->named($head->kind);
         $number = $head->revision + 1;
         if ($head->older) {
             $this->database->delete('part', ['document_id' => $head->id]);
         }
         $this->write($head->id, $kind->parts($outcome->after, $head->older ? null : $head->document));
-        $this->database->executeStatement('UPDATE document SET revision = ?, name = ?, changed_at = ?, changed_by_id = ? WHERE id = ?', [$number, $name, $this->now(), $author->id, $head->id]);
+        $this->database->executeStatement(
+            'UPDATE document SET revision = ?, name = ?, changed_at = ?, changed_by_id = ? WHERE id = ?',
+            [$number, $name, $this->now(), $author->id, $head->id],
+        );
         $this->database->insert('revision', [
-            'document_id' => $head->id, 'number' => $number, 'batch' => $batchId, 'client' => $client, 'author_id' => $author->id, 'at' => $this->now(),
-            'nature' => $nature->value, 'cancels' => $cancels,
-            'labels' => self::json($outcome->labels), 'commands' => self::json($batch->toArray()), 'inverses' => self::json($outcome->inverse->toArray()),
-            'reads_scopes' => self::json($outcome->reads->toArray()), 'writes_scopes' => self::json($outcome->writes->toArray()),
+            'document_id' => $head->id,
+            'number' => $number,
+            'batch' => $batchId,
+            'client' => $client,
+            'author_id' => $author->id,
+            'at' => $this->now(),
+            'nature' => $nature->value,
+            'cancels' => $cancels,
+            'labels' => self::json($outcome->labels),
+            'commands' => self::json($batch->toArray()),
+            'inverses' => self::json($outcome->inverse->toArray()),
+            'reads_scopes' => self::json($outcome->reads->toArray()),
+            'writes_scopes' => self::json($outcome->writes->toArray()),
             'keyframe' => $number % self::KEYFRAME_EVERY === 0 ? self::json($kind->parts($outcome->after)) : null,
         ]);
 
@@ -127,18 +183,31 @@ final readonly class Documents
     /** @return list<Step> those after a number, oldest first */
     public function since(string $id, int $number): array
     {
-        return array_map(self::step(...), $this->database->fetchAllAssociative('SELECT number, author_id, client, nature, cancels, reads_scopes, writes_scopes FROM revision WHERE document_id = ? AND number > ? ORDER BY number', [$id, $number]));
+        return array_map(
+            self::step(...),
+            $this->database->fetchAllAssociative(
+                'SELECT number, author_id, client, nature, cancels, reads_scopes, writes_scopes FROM revision '.
+                    'WHERE document_id = ? AND number > ? ORDER BY number',
+                [$id, $number],
+            ),
+        );
     }
 
     /**
-     * A person's steps, newest first, read as they are asked for; without scopes, which ask for more bytes than all else.
+     * A person's steps, newest first, read as they are asked for; without scopes, which ask for more bytes than all
+     * else.
      *
      * @return \Generator<Step>
      */
     public function newestOf(string $id, Person $person): \Generator
     {
         for ($below = \PHP_INT_MAX;;) {
-            $rows = $this->database->fetchAllAssociative('SELECT number, author_id, client, nature, cancels FROM revision WHERE document_id = ? AND author_id = ? AND number < ? ORDER BY number DESC LIMIT '.self::PAGE, [$id, $person->id, $below]);
+            $rows = $this->database->fetchAllAssociative(
+                'SELECT number, author_id, client, nature, cancels FROM revision '.
+                    'WHERE document_id = ? AND author_id = ? AND number < ? ORDER BY number DESC LIMIT '.
+                    self::PAGE,
+                [$id, $person->id, $below],
+            );
             foreach ($rows as $row) {
                 yield self::step($row + ['reads_scopes' => '[]', 'writes_scopes' => '[]']);
                 $below = (int) $row['number'];
@@ -162,7 +231,13 @@ final readonly class Documents
      */
     public function inverse(string $id, int $number, Kind $kind): Batch
     {
-        return $this->batch((string) $this->database->fetchOne('SELECT inverses FROM revision WHERE document_id = ? AND number = ?', [$id, $number]), $kind);
+        return $this->batch(
+            (string) $this->database->fetchOne('SELECT inverses FROM revision WHERE document_id = ? AND number = ?', [
+                $id,
+                $number,
+            ]),
+            $kind,
+        );
     }
 
     /** The document as it was after a revision: from the head, or the next keyframe, back through the inverses. */
@@ -172,10 +247,23 @@ final readonly class Documents
             return $head->document;
         }
         $kind = $this->kinds->named($head->kind);
-        $frame = $this->database->fetchAssociative('SELECT number, keyframe FROM revision WHERE document_id = ? AND number >= ? AND keyframe IS NOT NULL ORDER BY number LIMIT 1', [$head->id, $revision]);
+        $frame = $this->database->fetchAssociative(
+            'SELECT number, keyframe FROM revision '.
+                'WHERE document_id = ? AND number >= ? AND keyframe IS NOT NULL ORDER BY number LIMIT 1',
+            [$head->id, $revision],
+        );
         $from = $frame === false ? $head->revision : (int) $frame['number'];
-        $document = $frame === false ? $head->document : $kind->stored(json_decode((string) $frame['keyframe'], true, 512, \JSON_THROW_ON_ERROR));
-        foreach ($this->database->fetchFirstColumn('SELECT inverses FROM revision WHERE document_id = ? AND number > ? AND number <= ? ORDER BY number DESC', [$head->id, $revision, $from]) as $inverses) {
+        $document =
+            $frame === false
+                ? $head->document
+                : $kind->stored(json_decode((string) $frame['keyframe'], true, 512, \JSON_THROW_ON_ERROR));
+        foreach (
+            $this->database->fetchFirstColumn(
+                'SELECT inverses FROM revision WHERE document_id = ? AND number > ? AND number <= ? '.
+                    'ORDER BY number DESC',
+                [$head->id, $revision, $from],
+            ) as $inverses
+        ) {
             $document = $this->batch((string) $inverses, $kind)->apply($document)->after;
         }
 
@@ -185,11 +273,17 @@ final readonly class Documents
     /**
      * Revisions as people read them.
      *
-     * @return list<array{number: int, author: string, at: string, nature: string, cancels: ?int, labels: list<array<string, mixed>>}> latest first
+     * @return list<array{number: int, author: string, at: string, nature: string, cancels: ?int,
+     *     labels: list<array<string, mixed>>}> latest first
      */
     public function lines(string $id, int $after = 0, int $most = 100): array
     {
-        $rows = $this->database->fetchAllAssociative("SELECT r.number, p.name AS author, r.at, r.nature, r.cancels, r.labels FROM revision r JOIN person p ON p.id = r.author_id WHERE r.document_id = ? AND r.number > ? ORDER BY r.number DESC LIMIT $most", [$id, $after]);
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT r.number, p.name AS author, r.at, r.nature, r.cancels, r.labels FROM revision r '.
+                'JOIN person p ON p.id = r.author_id WHERE r.document_id = ? AND r.number > ? '.
+                "ORDER BY r.number DESC LIMIT $most",
+            [$id, $after],
+        );
 
         return array_map(self::line(...), $rows);
     }
@@ -197,7 +291,15 @@ final readonly class Documents
     /** @return list<array<string, mixed>> what a revision did */
     public function labels(string $id, int $number): array
     {
-        return json_decode((string) $this->database->fetchOne('SELECT labels FROM revision WHERE document_id = ? AND number = ?', [$id, $number]), false, 8, \JSON_THROW_ON_ERROR);
+        return json_decode(
+            (string) $this->database->fetchOne('SELECT labels FROM revision WHERE document_id = ? AND number = ?', [
+                $id,
+                $number,
+            ]),
+            false,
+            8,
+            \JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @param array<string, ?string> $parts */
@@ -207,7 +309,11 @@ final readonly class Documents
             if ($json === null) {
                 $this->database->delete('part', ['document_id' => $id, 'name' => $name]);
             } else {
-                $this->database->executeStatement('INSERT INTO part (document_id, name, content) VALUES (?, ?, ?) ON DUPLICATE KEY UPDATE content = VALUES(content)', [$id, $name, $json]);
+                $this->database->executeStatement(
+                    'INSERT INTO part (document_id, name, content) VALUES (?, ?, ?) '.
+                        'ON DUPLICATE KEY UPDATE content = VALUES(content)',
+                    [$id, $name, $json],
+                );
             }
         }
     }
@@ -219,7 +325,12 @@ final readonly class Documents
      */
     private function batch(string $json, Kind $kind): Batch
     {
-        return Batch::of(array_map($kind->command(...), Input::of(json_decode($json, true, 512, \JSON_THROW_ON_ERROR))->asList(100_000)));
+        return Batch::of(
+            array_map(
+                $kind->command(...),
+                Input::of(json_decode($json, true, 512, \JSON_THROW_ON_ERROR))->asList(100_000),
+            ),
+        );
     }
 
     /** @param array<string, mixed> $row */
@@ -239,13 +350,17 @@ final readonly class Documents
     /**
      * @param array<string, mixed> $row
      *
-     * @return array{number: int, author: string, at: string, nature: string, cancels: ?int, labels: list<array<string, mixed>>}
+     * @return array{number: int, author: string, at: string, nature: string, cancels: ?int,
+     *     labels: list<array<string, mixed>>}
      */
     private static function line(array $row): array
     {
         return [
-            'number' => (int) $row['number'], 'author' => (string) $row['author'], 'at' => (new \DateTimeImmutable((string) $row['at'], new \DateTimeZone('UTC')))->format(\DATE_ATOM),
-            'nature' => (string) $row['nature'], 'cancels' => $row['cancels'] === null ? null : (int) $row['cancels'],
+            'number' => (int) $row['number'],
+            'author' => (string) $row['author'],
+            'at' => (new \DateTimeImmutable((string) $row['at'], new \DateTimeZone('UTC')))->format(\DATE_ATOM),
+            'nature' => (string) $row['nature'],
+            'cancels' => $row['cancels'] === null ? null : (int) $row['cancels'],
             'labels' => json_decode((string) $row['labels'], false, 8, \JSON_THROW_ON_ERROR),
         ];
     }

@@ -10,7 +10,10 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\MediaShelf;
 
-/** The Stock as plans look things up in it: facts are fetched when they are first asked for, all that are known to come at once. */
+/**
+ * The Stock as plans look things up in it: facts are fetched when they are first asked for, all that are known to come
+ * at once.
+ */
 final class MediaLibrary implements MediaShelf
 {
     /** @var array<string, ?MediaFacts> */
@@ -26,9 +29,26 @@ final class MediaLibrary implements MediaShelf
         $ids = array_values(array_diff($ids, array_keys($this->known)));
         if ($ids !== []) {
             $this->known += array_fill_keys($ids, null);
-            foreach ($this->database->fetchAllAssociative('SELECT id, name, sha256, mime, bytes, width, height, duration_ms FROM media WHERE id IN (?)', [$ids], [ArrayParameterType::STRING]) as $row) {
-                $size = $row['width'] === null || $row['height'] === null ? null : Size::of((int) $row['width'], (int) $row['height']);
-                $this->known[$row['id']] = new MediaFacts($row['id'], $row['name'], $row['sha256'], $row['mime'], (int) $row['bytes'], $size, $row['duration_ms'] === null ? null : (int) $row['duration_ms']);
+            foreach (
+                $this->database->fetchAllAssociative(
+                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms FROM media WHERE id IN (?)',
+                    [$ids],
+                    [ArrayParameterType::STRING],
+                ) as $row
+            ) {
+                $size =
+                    $row['width'] === null || $row['height'] === null
+                        ? null
+                        : Size::of((int) $row['width'], (int) $row['height']);
+                $this->known[$row['id']] = new MediaFacts(
+                    $row['id'],
+                    $row['name'],
+                    $row['sha256'],
+                    $row['mime'],
+                    (int) $row['bytes'],
+                    $size,
+                    $row['duration_ms'] === null ? null : (int) $row['duration_ms'],
+                );
             }
         }
 

@@ -33,7 +33,12 @@ final readonly class Players
     public function at(Site $site): array
     {
         /** @var list<Player> */
-        return $this->entities->createQuery('SELECT p FROM '.Player::class.' p JOIN p.surface s WHERE s.site = :site ORDER BY p.name, p.id')->setParameter('site', $site)->getResult();
+        return $this->entities
+            ->createQuery(
+                'SELECT p FROM '.Player::class.' p JOIN p.surface s WHERE s.site = :site ORDER BY p.name, p.id',
+            )
+            ->setParameter('site', $site)
+            ->getResult();
     }
 
     public function lock(Player $player): void
@@ -51,8 +56,15 @@ final readonly class Players
     public function orderOf(SurfaceRow $surface): ?HandOff
     {
         /** @var list<HandOff> $latest */
-        $latest = $this->entities->createQuery('SELECT h FROM '.HandOff::class.' h JOIN h.player p WHERE p.surface = :surface ORDER BY h.startMs DESC, h.id DESC')
-            ->setParameter('surface', $surface)->setMaxResults(1)->getResult();
+        $latest = $this->entities
+            ->createQuery(
+                'SELECT h FROM '.
+                    HandOff::class.
+                    ' h JOIN h.player p WHERE p.surface = :surface ORDER BY h.startMs DESC, h.id DESC',
+            )
+            ->setParameter('surface', $surface)
+            ->setMaxResults(1)
+            ->getResult();
 
         return $latest[0] ?? null;
     }

@@ -18,6 +18,7 @@ final readonly class Programmes
     {
         $this->database->fetchOne('SELECT id FROM surface WHERE id = ? FOR UPDATE', [$surface->id]);
 
-        return 1 + (int) $this->database->fetchOne('SELECT MAX(number) FROM programme WHERE surface_id = ?', [$surface->id]);
+        return 1 +
+            (int) $this->database->fetchOne('SELECT MAX(number) FROM programme WHERE surface_id = ?', [$surface->id]);
     }
 }

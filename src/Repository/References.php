@@ -15,7 +15,10 @@ final readonly class References
 
     public function add(string $document, string $media): void
     {
-        $this->database->executeStatement('INSERT IGNORE INTO reference (document_id, media) VALUES (?, ?)', [$document, $media]);
+        $this->database->executeStatement('INSERT IGNORE INTO reference (document_id, media) VALUES (?, ?)', [
+            $document,
+            $media,
+        ]);
     }
 
     public function remove(string $document, string $media): void
@@ -26,14 +29,23 @@ final readonly class References
     /** @return list<string> names of the documents that use a medium */
     public function users(string $media): array
     {
-        return $this->database->fetchFirstColumn('SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? ORDER BY d.name', [$media]);
+        return $this->database->fetchFirstColumn(
+            'SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? ORDER BY d.name',
+            [$media],
+        );
     }
 
     /** @return array<string, list<string>> medium → names of the documents of a site that use it */
     public function ofSite(int $site): array
     {
         $users = [];
-        foreach ($this->database->fetchAllAssociative('SELECT r.media, d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE d.site_id = ? ORDER BY d.name', [$site]) as $row) {
+        foreach (
+            $this->database->fetchAllAssociative(
+                'SELECT r.media, d.name FROM reference r JOIN document d ON d.id = r.document_id '.
+                    'WHERE d.site_id = ? ORDER BY d.name',
+                [$site],
+            ) as $row
+        ) {
             $users[$row['media']][] = $row['name'];
         }
 

@@ -41,7 +41,9 @@ final readonly class Surfaces
     /** @return list<SurfaceRow> from left to right */
     public function of(Site $site): array
     {
-        return $this->entities->getRepository(SurfaceRow::class)->findBy(['site' => $site], ['leftMm' => 'ASC', 'id' => 'ASC']);
+        return $this->entities
+            ->getRepository(SurfaceRow::class)
+            ->findBy(['site' => $site], ['leftMm' => 'ASC', 'id' => 'ASC']);
     }
 
     /**
@@ -51,13 +53,17 @@ final readonly class Surfaces
      */
     public function coded(Site $site, array $codes): array
     {
-        return $this->entities->getRepository(SurfaceRow::class)->findBy(['code' => $codes, 'site' => $site], ['leftMm' => 'ASC', 'id' => 'ASC']);
+        return $this->entities
+            ->getRepository(SurfaceRow::class)
+            ->findBy(['code' => $codes, 'site' => $site], ['leftMm' => 'ASC', 'id' => 'ASC']);
     }
 
     /** @return list<DocumentRow> the last changed first */
     public function designs(SurfaceRow $surface): array
     {
-        return $this->entities->getRepository(DocumentRow::class)->findBy(['surface' => $surface, 'kind' => DesignKind::NAME], ['changedAt' => 'DESC', 'id' => 'ASC']);
+        return $this->entities
+            ->getRepository(DocumentRow::class)
+            ->findBy(['surface' => $surface, 'kind' => DesignKind::NAME], ['changedAt' => 'DESC', 'id' => 'ASC']);
     }
 
     /** A code for addresses, from a name, that no other surface or player has. */
@@ -69,7 +75,9 @@ final readonly class Surfaces
         $base = rtrim(substr($base, 0, 30), '-');
         for ($number = 1;; ++$number) {
             $code = $number === 1 ? $base : "$base-$number";
-            $taken = $this->entities->getRepository(SurfaceRow::class)->count(['code' => $code]) + $this->entities->getRepository(Player::class)->count(['code' => "$code-1"]);
+            $taken =
+                $this->entities->getRepository(SurfaceRow::class)->count(['code' => $code]) +
+                $this->entities->getRepository(Player::class)->count(['code' => "$code-1"]);
             if ($taken === 0) {
                 return $code;
             }

@@ -7,11 +7,26 @@ namespace UpperPane\App\Security;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
-/** The headers every answer carries: a strict Content-Security-Policy and its kin. nginx sets the same on static files. */
+/**
+ * The headers every answer carries: a strict Content-Security-Policy and its kin. nginx sets the same on static files.
+ */
 #[AsEventListener]
 final class HeadersListener
 {
-    public const POLICY = "default-src 'self'; script-src 'self'; style-src 'self'; style-src-attr 'unsafe-inline'; img-src 'self' blob: data:; media-src 'self' blob:; connect-src 'self'; font-src 'self' data:; worker-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'self'";
+    public const POLICY =
+        "default-src 'self'; ".
+        "script-src 'self'; ".
+        "style-src 'self'; ".
+        "style-src-attr 'unsafe-inline'; ".
+        "img-src 'self' blob: data:; ".
+        "media-src 'self' blob:; ".
+        "connect-src 'self'; ".
+        "font-src 'self' data:; ".
+        "worker-src 'self'; ".
+        "object-src 'none'; ".
+        "base-uri 'none'; ".
+        "form-action 'self'; ".
+        "frame-ancestors 'self'";
 
     public function __invoke(ResponseEvent $event): void
     {

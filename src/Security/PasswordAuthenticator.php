@@ -18,7 +18,9 @@ use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface
 use UpperPane\App\Problem\Problem;
 use UpperPane\App\UseCase\Session\SignIn;
 
-/** `POST /api/session` with email and password. Unknown people get the same answer in the same time as a wrong password. */
+/**
+ * `POST /api/session` with email and password. Unknown people get the same answer in the same time as a wrong password.
+ */
 final class PasswordAuthenticator extends AbstractAuthenticator implements AuthenticationEntryPointInterface
 {
     public const CSRF = 'csrf';
@@ -60,7 +62,12 @@ final class PasswordAuthenticator extends AbstractAuthenticator implements Authe
     {
         $seconds = (int) ($exception->getMessageData()['seconds'] ?? 0);
         $waiting = $exception->getMessageKey() === 'session.wait';
-        $response = Problem::response($waiting ? 429 : 401, $waiting ? 'session.wait' : 'session.wrong', '', $waiting ? ['seconds' => $seconds] : []);
+        $response = Problem::response(
+            $waiting ? 429 : 401,
+            $waiting ? 'session.wait' : 'session.wrong',
+            '',
+            $waiting ? ['seconds' => $seconds] : [],
+        );
         if ($waiting) {
             $response->headers->set('Retry-After', (string) $seconds);
         }

@@ -40,7 +40,13 @@ final readonly class RightsListener
             $event->setResponse(Problem::response(401, 'session.needed'));
         } elseif (!in_array($person->role, $rights, true)) {
             $event->setResponse(Problem::response(403, 'right.missing', '', ['role' => $person->role->value]));
-        } elseif (!$request->isMethodSafe() && !hash_equals((string) $request->getSession()->get(PasswordAuthenticator::CSRF, ''), (string) $request->headers->get('X-Csrf-Token'))) {
+        } elseif (
+            !$request->isMethodSafe()
+            && !hash_equals(
+                (string) $request->getSession()->get(PasswordAuthenticator::CSRF, ''),
+                (string) $request->headers->get('X-Csrf-Token'),
+            )
+        ) {
             $event->setResponse(Problem::response(403, 'session.csrf'));
         }
     }

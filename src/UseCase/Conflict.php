@@ -11,8 +11,11 @@ final class Conflict extends \RuntimeException
      * @param array<string, string|int|list<string>> $params
      * @param array<string, mixed>                   $versions
      */
-    private function __construct(public readonly string $conflictCode, public readonly array $params, public readonly array $versions)
-    {
+    private function __construct(
+        public readonly string $conflictCode,
+        public readonly array $params,
+        public readonly array $versions,
+    ) {
         parent::__construct($conflictCode);
     }
 

@@ -48,11 +48,22 @@ abstract class ApiCase extends KernelTestCase
      *
      * @return array<string, mixed>
      */
-    protected function call(string $method, string $path, ?array $body = null, ?int $status = null, array $server = []): array
-    {
+    protected function call(
+        string $method,
+        string $path,
+        ?array $body = null,
+        ?int $status = null,
+        array $server = [],
+    ): array {
         $kernel = self::$kernel ?? self::fail('no kernel');
         $kernel->getContainer()->get('services_resetter')->reset();
-        $request = Request::create($path, $method, cookies: $this->cookies, server: $server + ['HTTP_X_CSRF_TOKEN' => $this->csrf, 'CONTENT_TYPE' => 'application/json'], content: $body === null ? '' : (string) json_encode($body));
+        $request = Request::create(
+            $path,
+            $method,
+            cookies: $this->cookies,
+            server: $server + ['HTTP_X_CSRF_TOKEN' => $this->csrf, 'CONTENT_TYPE' => 'application/json'],
+            content: $body === null ? '' : (string) json_encode($body),
+        );
         $this->response = $kernel->handle($request);
         foreach ($this->response->headers->getCookies() as $cookie) {
             $this->cookies[$cookie->getName()] = (string) $cookie->getValue();
@@ -70,11 +81,28 @@ abstract class ApiCase extends KernelTestCase
      *
      * @return array<string, mixed>
      */
-    protected function edit(array $commands, int $revision, int $status = 200, ?string $batch = null, array $view = [], ?string $client = null, string $document = self::BOARD, bool $sure = false): array
-    {
-        return $this->call('POST', "/api/documents/$document/batches", [
-            'batch' => $batch ?? self::uuid(), 'client' => $client ?? self::uuid(), 'revision' => $revision, 'commands' => $commands, 'sure' => $sure,
-        ] + ($view === [] ? [] : ['view' => $view]), $status);
+    protected function edit(
+        array $commands,
+        int $revision,
+        int $status = 200,
+        ?string $batch = null,
+        array $view = [],
+        ?string $client = null,
+        string $document = self::BOARD,
+        bool $sure = false,
+    ): array {
+        return $this->call(
+            'POST',
+            "/api/documents/$document/batches",
+            [
+                'batch' => $batch ?? self::uuid(),
+                'client' => $client ?? self::uuid(),
+                'revision' => $revision,
+                'commands' => $commands,
+                'sure' => $sure,
+            ] + ($view === [] ? [] : ['view' => $view]),
+            $status,
+        );
     }
 
     /**
@@ -85,7 +113,12 @@ abstract class ApiCase extends KernelTestCase
      */
     protected function step(string $kind, int $status = 200, array $view = [], string $document = self::BOARD): array
     {
-        return $this->call('POST', "/api/documents/$document/$kind", ['batch' => self::uuid(), 'client' => self::uuid()] + ($view === [] ? [] : ['view' => $view]), $status);
+        return $this->call(
+            'POST',
+            "/api/documents/$document/$kind",
+            ['batch' => self::uuid(), 'client' => self::uuid()] + ($view === [] ? [] : ['view' => $view]),
+            $status,
+        );
     }
 
     protected static function uuid(): string

@@ -30,9 +30,19 @@ final class EditTest extends ApiCase
 
         self::assertSame(3, $merged['revision']);
         self::assertSame('Ada Wren', $merged['between'][0]['author']);
-        self::assertEqualsCanonicalizing(['z-middle', 'z-right'], array_keys($merged['zones']), 'the other’s change comes along');
-        self::assertSame(['document.changed_since', 'z-right', 'Ada Wren'], [$conflict['code'], $conflict['things'][0]['zone'], $conflict['params']['who']]);
-        self::assertSame(['#111111', '#333333'], [$conflict['things'][0]['theirs']['fill']['colour'], $conflict['things'][0]['yours']['fill']['colour']]);
+        self::assertEqualsCanonicalizing(
+            ['z-middle', 'z-right'],
+            array_keys($merged['zones']),
+            'the other’s change comes along',
+        );
+        self::assertSame(
+            ['document.changed_since', 'z-right', 'Ada Wren'],
+            [$conflict['code'], $conflict['things'][0]['zone'], $conflict['params']['who']],
+        );
+        self::assertSame(
+            ['#111111', '#333333'],
+            [$conflict['things'][0]['theirs']['fill']['colour'], $conflict['things'][0]['yours']['fill']['colour']],
+        );
     }
 
     public function testUndoAndRedoAreOnesOwn(): void
@@ -57,19 +67,32 @@ final class EditTest extends ApiCase
     public function testRefusalsSayWhereAndNothingIsHalfDone(): void
     {
         $this->signIn();
-        $wrong = $this->edit([Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::fill('z-right', Sketch::colour('blue'))], 1, 422);
-        $gone = $this->edit([Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::fill('z-none', Sketch::colour('#000000'))], 1, 422);
+        $wrong = $this->edit(
+            [Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::fill('z-right', Sketch::colour('blue'))],
+            1,
+            422,
+        );
+        $gone = $this->edit(
+            [Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::fill('z-none', Sketch::colour('#000000'))],
+            1,
+            422,
+        );
 
         self::assertSame(['input.colour', '/commands/1/fill/colour'], [$wrong['code'], $wrong['path']]);
         self::assertSame(['document.zone_gone', '/commands/1/zone'], [$gone['code'], $gone['path']]);
         self::assertSame('application/problem+json', $this->response->headers->get('Content-Type'));
-        self::assertSame('session.csrf', $this->call('POST', '/api/documents/'.self::BOARD.'/batches', [], 403, ['HTTP_X_CSRF_TOKEN' => 'wrong'])['code']);
+        self::assertSame(
+            'session.csrf',
+            $this->call('POST', '/api/documents/'.self::BOARD.'/batches', [], 403, [
+                'HTTP_X_CSRF_TOKEN' => 'wrong',
+            ])['code'],
+        );
         self::assertSame(1, $this->call('GET', '/api/documents/'.self::BOARD)['revision']);
     }
 
     /**
-     * The client that made a batch had its own earlier ones in mind, not those of others: two batches of one queue stand on one
-     * revision, and what another did between is still a choice (review: it was overwritten).
+     * The client that made a batch had its own earlier ones in mind, not those of others: two batches of one queue
+     * stand on one revision, and what another did between is still a choice (review: it was overwritten).
      */
     public function testABatchKeepsTheRevisionItWasMadeOn(): void
     {
@@ -80,10 +103,18 @@ final class EditTest extends ApiCase
         $this->edit([Sketch::fill('z-middle', Sketch::colour('#222222'))], 2);
         $this->signIn();
 
-        self::assertSame(4, $this->edit([Sketch::fill('z-right', Sketch::colour('#333333'))], 1, client: $queue)['revision'], 'one’s own batch is not in the way');
+        self::assertSame(
+            4,
+            $this->edit([Sketch::fill('z-right', Sketch::colour('#333333'))], 1, client: $queue)['revision'],
+            'one’s own batch is not in the way',
+        );
         $conflict = $this->edit([Sketch::fill('z-middle', Sketch::colour('#444444'))], 1, 409, client: $queue);
         self::assertSame(['document.changed_since', 'Ada Wren'], [$conflict['code'], $conflict['params']['who']]);
-        self::assertSame('document.changed_since', $this->edit([Sketch::fill('z-right', Sketch::colour('#555555'))], 1, 409)['code'], 'another window of the same person is another queue');
+        self::assertSame(
+            'document.changed_since',
+            $this->edit([Sketch::fill('z-right', Sketch::colour('#555555'))], 1, 409)['code'],
+            'another window of the same person is another queue',
+        );
     }
 
     /** The conflict names who changed the place, not who saved last. */
@@ -94,7 +125,10 @@ final class EditTest extends ApiCase
         $this->signIn();
         $this->edit([Sketch::fill('z-middle', Sketch::colour('#222222'))], 2);
 
-        self::assertSame('Ada Wren', $this->edit([Sketch::fill('z-right', Sketch::colour('#333333'))], 1, 409)['params']['who']);
+        self::assertSame(
+            'Ada Wren',
+            $this->edit([Sketch::fill('z-right', Sketch::colour('#333333'))], 1, 409)['params']['who'],
+        );
     }
 
     public function testSaysWhatWasDoneSinceAndByWhom(): void
@@ -103,7 +137,15 @@ final class EditTest extends ApiCase
         $this->edit([Sketch::fill('z-right', Sketch::colour('#111111')), Sketch::name('z-right', 'View')], 1);
         $since = $this->call('GET', '/api/documents/'.self::BOARD.'/since/1', null, 200);
 
-        self::assertSame([2, 'Dina Okafor', ['fill.set', 'zone.name'], ['letter' => 'C']], [$since['revision'], $since['revisions'][0]['author'], array_column($since['revisions'][0]['labels'], 'code'), $since['revisions'][0]['labels'][0]['about']]);
+        self::assertSame(
+            [2, 'Dina Okafor', ['fill.set', 'zone.name'], ['letter' => 'C']],
+            [
+                $since['revision'],
+                $since['revisions'][0]['author'],
+                array_column($since['revisions'][0]['labels'], 'code'),
+                $since['revisions'][0]['labels'][0]['about'],
+            ],
+        );
         self::assertSame([], $this->call('GET', '/api/documents/'.self::BOARD.'/since/2', null, 200)['revisions']);
     }
 }

@@ -45,27 +45,52 @@ final class OpenApiTest extends ApiCase
         $this->assertAnswers('moment', 'get', "$design/moment/5000", '/api/designs/{id}/moment/{tMs}');
         $step = static fn (): array => ['batch' => self::uuid(), 'client' => self::uuid()];
         $commands = [Sketch::split('z-right', 'rows', 1000, 'z-low'), Sketch::fill('z-low', Sketch::colour('#000000'))];
-        $this->assertAnswers('batch', 'post', "$board/batches", '/api/documents/{id}/batches', ['revision' => 1, 'commands' => $commands] + $step());
+        $this->assertAnswers(
+            'batch',
+            'post',
+            "$board/batches",
+            '/api/documents/{id}/batches',
+            ['revision' => 1, 'commands' => $commands] + $step(),
+        );
         $this->assertAnswers('undo', 'post', "$board/undo", '/api/documents/{id}/undo', $step());
         $this->assertAnswers('redo', 'post', "$board/redo", '/api/documents/{id}/redo', $step());
         $this->assertAnswers('history', 'get', "$board/revisions", '/api/documents/{id}/revisions');
         $this->assertAnswers('since', 'get', "$board/since/1", '/api/documents/{id}/since/{revision}');
-        $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', ['revision' => 4, 'note' => '']);
+        $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', [
+            'revision' => 4,
+            'note' => '',
+        ]);
         $release = json_decode((string) $this->response->getContent(), true)['release'];
         $this->assertAnswers('sealed', 'get', "/api/releases/$release/plan", '/api/releases/{release}/plan');
         $this->assertAnswers('releases', 'get', "$design/releases", '/api/designs/{id}/releases');
         $this->assertAnswers('hand-off', 'get', '/api/sites/harrowmere/hand-off', '/api/sites/{site}/hand-off');
         $this->assertAnswers('surface', 'get', '/api/surfaces/hall', '/api/surfaces/{surface}');
-        $this->assertAnswers('effects', 'post', '/api/surfaces/hall/effects', '/api/surfaces/{surface}/effects', ['shape' => $this->sheet('hall')['shape']]);
-        $this->assertAnswers('wire', 'post', '/api/surfaces/hall/wire', '/api/surfaces/{surface}/wire', ['way' => 'one_per_output']);
+        $this->assertAnswers('effects', 'post', '/api/surfaces/hall/effects', '/api/surfaces/{surface}/effects', [
+            'shape' => $this->sheet('hall')['shape'],
+        ]);
+        $this->assertAnswers('wire', 'post', '/api/surfaces/hall/wire', '/api/surfaces/{surface}/wire', [
+            'way' => 'one_per_output',
+        ]);
         $sheet = '/api/documents/'.$this->sheet('hall')['document'];
         $this->assertAnswers('sheet', 'get', $sheet, '/api/documents/{id}');
         $rename = ['revision' => 0, 'commands' => [['do' => 'field.set', 'field' => 'name', 'value' => 'x']]] + $step();
         $this->assertAnswers('change', 'post', "$sheet/batches", '/api/documents/{id}/batches', $rename);
         $this->assertAnswers('modes', 'get', '/api/modes', '/api/modes');
-        $this->assertAnswers('figures', 'post', '/api/figures', '/api/figures', ['native' => [960, 96], 'pitch_mm' => [6, 6]]);
-        $this->assertAnswers('shape', 'post', '/api/shapes', '/api/shapes', ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]]);
-        $this->assertAnswers('a refusal', 'post', "$board/batches", '/api/documents/{id}/batches', ['batch' => 'short'], 'default');
+        $this->assertAnswers('figures', 'post', '/api/figures', '/api/figures', [
+            'native' => [960, 96],
+            'pitch_mm' => [6, 6],
+        ]);
+        $this->assertAnswers('shape', 'post', '/api/shapes', '/api/shapes', [
+            'panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]],
+        ]);
+        $this->assertAnswers(
+            'a refusal',
+            'post',
+            "$board/batches",
+            '/api/documents/{id}/batches',
+            ['batch' => 'short'],
+            'default',
+        );
     }
 
     /** @return array<string, mixed> */
@@ -75,18 +100,34 @@ final class OpenApiTest extends ApiCase
     }
 
     /** @param array<string, mixed>|null $body */
-    private function assertAnswers(string $what, string $method, string $path, string $documented, ?array $body = null, ?string $response = null): void
-    {
+    private function assertAnswers(
+        string $what,
+        string $method,
+        string $path,
+        string $documented,
+        ?array $body = null,
+        ?string $response = null,
+    ): void {
         $this->call(strtoupper($method), $path, $body);
         $responses = $this->document()->paths->$documented->$method->responses;
         $status = $response ?? (string) $this->response->getStatusCode();
         self::assertObjectHasProperty($status, $responses, "$what: {$this->response->getContent()}");
         $content = array_values(get_object_vars($responses->$status->content))[0];
-        $schema = (object) ['$defs' => (object) [], 'components' => $this->document()->components, 'allOf' => [$content->schema]];
-        $result = (new Validator())->validate(json_decode((string) $this->response->getContent()), json_decode((string) json_encode($schema)));
+        $schema = (object) [
+            '$defs' => (object) [],
+            'components' => $this->document()->components,
+            'allOf' => [$content->schema],
+        ];
+        $result = (new Validator())->validate(
+            json_decode((string) $this->response->getContent()),
+            json_decode((string) json_encode($schema)),
+        );
         $error = $result->error();
 
-        self::assertTrue($result->isValid(), $what.': '.($error === null ? '' : json_encode((new ErrorFormatter())->format($error))));
+        self::assertTrue(
+            $result->isValid(),
+            $what.': '.($error === null ? '' : json_encode((new ErrorFormatter())->format($error))),
+        );
     }
 
     private function document(): object

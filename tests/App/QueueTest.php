@@ -9,7 +9,10 @@ use Doctrine\DBAL\DriverManager;
 use PHPUnit\Framework\TestCase;
 use UpperPane\App\Job\Queue;
 
-/** The job table with two workers on connections of their own: no job is done twice, a killed worker's job is taken up again. */
+/**
+ * The job table with two workers on connections of their own: no job is done twice, a killed worker's job is taken up
+ * again.
+ */
 final class QueueTest extends TestCase
 {
     private Connection $one;
@@ -17,8 +20,13 @@ final class QueueTest extends TestCase
 
     protected function setUp(): void
     {
-        $parameters = (new \Doctrine\DBAL\Tools\DsnParser(['mysql' => 'pdo_mysql']))->parse((string) getenv('UPPER_PANE_DATABASE'));
-        [$this->one, $this->other] = [DriverManager::getConnection($parameters), DriverManager::getConnection($parameters)];
+        $parameters = (new \Doctrine\DBAL\Tools\DsnParser(['mysql' => 'pdo_mysql']))->parse(
+            (string) getenv('UPPER_PANE_DATABASE'),
+        );
+        [$this->one, $this->other] = [
+            DriverManager::getConnection($parameters),
+            DriverManager::getConnection($parameters),
+        ];
         // A table of its own: the running worker would take these jobs otherwise.
         $this->one->executeStatement('DROP TABLE IF EXISTS job_probe');
         $this->one->executeStatement('CREATE TABLE job_probe LIKE job');
@@ -31,7 +39,12 @@ final class QueueTest extends TestCase
 
     public function testAJobHeldByOneWorkerIsSkippedByTheOtherUntilItsLeaseRunsOut(): void
     {
-        $this->one->insert('job_probe', ['kind' => 'test', 'payload' => '{"n":1}', 'state' => 'waiting', 'due_ms' => 0]);
+        $this->one->insert('job_probe', [
+            'kind' => 'test',
+            'payload' => '{"n":1}',
+            'state' => 'waiting',
+            'due_ms' => 0,
+        ]);
         $first = (new Queue($this->one, 'job_probe'))->claim('one');
         self::assertSame(['test', 1, ['n' => 1]], [$first?->kind, $first?->attempt, $first?->payload]);
         self::assertNull((new Queue($this->other, 'job_probe'))->claim('other'));

@@ -14,7 +14,10 @@ final class RightsTest extends ApiCase
 {
     public function testEveryRouteIsInTheTable(): void
     {
-        $routes = array_filter(array_keys(self::getContainer()->get(RouterInterface::class)->getRouteCollection()->all()), static fn (string $name) => !str_starts_with($name, '_'));
+        $routes = array_filter(
+            array_keys(self::getContainer()->get(RouterInterface::class)->getRouteCollection()->all()),
+            static fn (string $name) => !str_starts_with($name, '_'),
+        );
 
         self::assertEqualsCanonicalizing(array_values($routes), array_keys($this->table()));
     }
@@ -30,11 +33,25 @@ final class RightsTest extends ApiCase
                     continue;
                 }
                 $route = $router->getRouteCollection()->get($name);
-                $path = strtr((string) $route?->getPath(), ['{id}' => 'none', '{site}' => 'none', '{surface}' => 'none', '{code}' => 'none', '{sha256}' => str_repeat('0', 64), '{form}' => 'thumbnail', '{tMs}' => '0', '{release}' => '0', '{revision}' => '0']);
+                $path = strtr((string) $route?->getPath(), [
+                    '{id}' => 'none',
+                    '{site}' => 'none',
+                    '{surface}' => 'none',
+                    '{code}' => 'none',
+                    '{sha256}' => str_repeat('0', 64),
+                    '{form}' => 'thumbnail',
+                    '{tMs}' => '0',
+                    '{release}' => '0',
+                    '{revision}' => '0',
+                ]);
                 $this->call($route?->getMethods()[0] ?? 'GET', $path, []);
                 $status = $this->response->getStatusCode();
                 $expected = $role === null ? 401 : (in_array($role, $rights, true) ? null : 403);
-                self::assertSame($expected, in_array($status, [401, 403], true) ? $status : null, ($role->value ?? 'nobody')." at $name got $status");
+                self::assertSame(
+                    $expected,
+                    in_array($status, [401, 403], true) ? $status : null,
+                    ($role->value ?? 'nobody')." at $name got $status",
+                );
             }
         }
     }
@@ -44,7 +61,9 @@ final class RightsTest extends ApiCase
         $proof = ['release' => 1, 'at_ms' => 0, 'offset_ms' => 0, 'stepped' => false, 'zones' => []];
         $paired = $this->call('POST', '/api/play/kiosk-1/pair', [], 200);
         $this->call('POST', '/api/play/kiosk-1/proof', $proof, 401);
-        $this->call('POST', '/api/play/kiosk-1/proof', ['zones' => (object) []] + $proof, 204, ['HTTP_AUTHORIZATION' => 'Bearer '.$paired['token']]);
+        $this->call('POST', '/api/play/kiosk-1/proof', ['zones' => (object) []] + $proof, 204, [
+            'HTTP_AUTHORIZATION' => 'Bearer '.$paired['token'],
+        ]);
         self::assertSame('pairing.closed', $this->call('POST', '/api/play/kiosk-1/pair', [], 409)['code']);
     }
 

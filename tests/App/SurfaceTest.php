@@ -12,16 +12,36 @@ final class SurfaceTest extends ApiCase
     public function testASurfaceIsMadeOnceAndSlipsAreAskedAbout(): void
     {
         $this->signIn('theo');
-        $body = ['made_as' => self::uuid(), 'name' => 'Gate 3 totem', 'kind' => 'LCD', 'shape' => self::TOTEM, 'portrait' => false];
+        $body = [
+            'made_as' => self::uuid(),
+            'name' => 'Gate 3 totem',
+            'kind' => 'LCD',
+            'shape' => self::TOTEM,
+            'portrait' => false,
+        ];
         $asked = $this->call('POST', '/api/sites/harrowmere/surfaces', $body, 409);
         self::assertSame(['surface.asked', 'surface.looks_swapped'], [$asked['code'], $asked['questions'][0]['code']]);
-        self::assertSame(['surface' => 'gate-3-totem', 'repeated' => false], $this->call('POST', '/api/sites/harrowmere/surfaces', ['sure' => true] + $body, 201));
-        self::assertSame(['surface' => 'gate-3-totem', 'repeated' => true], $this->call('POST', '/api/sites/harrowmere/surfaces', $body, 201));
+        self::assertSame(
+            ['surface' => 'gate-3-totem', 'repeated' => false],
+            $this->call('POST', '/api/sites/harrowmere/surfaces', ['sure' => true] + $body, 201),
+        );
+        self::assertSame(
+            ['surface' => 'gate-3-totem', 'repeated' => true],
+            $this->call('POST', '/api/sites/harrowmere/surfaces', $body, 201),
+        );
 
-        $copy = $this->call('POST', '/api/surfaces/gate-3-totem/duplicate', ['made_as' => self::uuid(), 'name' => 'Gate 3 totem'], 201);
+        $copy = $this->call(
+            'POST',
+            '/api/surfaces/gate-3-totem/duplicate',
+            ['made_as' => self::uuid(), 'name' => 'Gate 3 totem'],
+            201,
+        );
         self::assertSame('gate-3-totem-2', $copy['surface']);
         $whole = $this->call('GET', '/api/surfaces/gate-3-totem-2', null, 200);
-        self::assertSame([[1080, 1920], 1, ['gate-3-totem-2-1' => 1]], [$whole['canvas'], count($whole['wiring']['outputs']), array_column($whole['feeding'], 'outputs', 'code')]);
+        self::assertSame(
+            [[1080, 1920], 1, ['gate-3-totem-2-1' => 1]],
+            [$whole['canvas'], count($whole['wiring']['outputs']), array_column($whole['feeding'], 'outputs', 'code')],
+        );
         self::assertGreaterThan($this->call('GET', '/api/surfaces/gate-3-totem')['left_mm'], $whole['left_mm']);
     }
 
@@ -33,9 +53,20 @@ final class SurfaceTest extends ApiCase
         $this->signIn();
         self::assertSame('document.changed_since', $this->change('gate-1', 1, ['left_mm' => 2800], 409)['code']);
         $versions = $this->change('gate-1', 0, ['name' => 'Totem of gate 1', 'floor_mm' => 400], 409);
-        self::assertSame([['what' => 'field', 'field' => 'name', 'theirs' => 'North totem', 'yours' => 'Totem of gate 1'], 2, 'Theo Marchetti'], [$versions['things'][0], $versions['revision'], $versions['params']['who']]);
+        self::assertSame(
+            [
+                ['what' => 'field', 'field' => 'name', 'theirs' => 'North totem', 'yours' => 'Totem of gate 1'],
+                2,
+                'Theo Marchetti',
+            ],
+            [$versions['things'][0], $versions['revision'], $versions['params']['who']],
+        );
         $mine = $this->change('gate-1', 0, ['floor_mm' => 400]);
-        self::assertSame(['North totem', 400, 3], [$mine['name'], $mine['floor_mm'], $mine['revision']], 'other fields stand side by side');
+        self::assertSame(
+            ['North totem', 400, 3],
+            [$mine['name'], $mine['floor_mm'], $mine['revision']],
+            'other fields stand side by side',
+        );
 
         self::assertSame(650, $this->step('undo', document: $this->document('gate-1'))['floor_mm']);
         self::assertSame(400, $this->step('redo', document: $this->document('gate-1'))['floor_mm']);
@@ -50,11 +81,27 @@ final class SurfaceTest extends ApiCase
         $this->signIn();
         $panel = self::TOTEM['panels'][0];
         $wrong = [
-            ['input.range', '/commands/0/value/panels/0/native/0', ['shape' => ['panels' => [['native' => [100_001, 1080]] + $panel]]]],
-            ['input.range', '/commands/0/value/panels/0/native/1', ['shape' => ['panels' => [['native' => [1920, -5]] + $panel]]]],
-            ['input.type', '/commands/0/value/panels/0/native/0', ['shape' => ['panels' => [['native' => ['NaN', 1080]] + $panel]]]],
+            [
+                'input.range',
+                '/commands/0/value/panels/0/native/0',
+                ['shape' => ['panels' => [['native' => [100_001, 1080]] + $panel]]],
+            ],
+            [
+                'input.range',
+                '/commands/0/value/panels/0/native/1',
+                ['shape' => ['panels' => [['native' => [1920, -5]] + $panel]]],
+            ],
+            [
+                'input.type',
+                '/commands/0/value/panels/0/native/0',
+                ['shape' => ['panels' => [['native' => ['NaN', 1080]] + $panel]]],
+            ],
             ['input.range', '/commands/0/value', ['left_mm' => 2_000_000]],
-            ['area.outside', '/commands/0/value/0/rect', ['areas' => [['name' => 'a', 'unit' => 'px', 'rect' => [0, 0, 2000, 10]]]]],
+            [
+                'area.outside',
+                '/commands/0/value/0/rect',
+                ['areas' => [['name' => 'a', 'unit' => 'px', 'rect' => [0, 0, 2000, 10]]]],
+            ],
             ['input.choice', '/commands/0/field', ['colour' => 'red']],
         ];
         foreach ($wrong as [$code, $path, $set]) {
@@ -68,7 +115,10 @@ final class SurfaceTest extends ApiCase
     {
         $this->signIn('ada');
         $asked = $this->change('booking', 0, ['archived' => true], 409);
-        self::assertSame([['Booking office board'], ['booking-1']], [$asked['params']['designs'], $asked['params']['players']]);
+        self::assertSame(
+            [['Booking office board'], ['booking-1']],
+            [$asked['params']['designs'], $asked['params']['players']],
+        );
         $this->change('booking', 0, ['archived' => true], 200, true);
         $elevation = $this->call('GET', '/api/sites/harrowmere/elevation', null, 200);
         self::assertSame(['booking'], array_column($elevation['archived'], 'code'));
@@ -84,7 +134,9 @@ final class SurfaceTest extends ApiCase
         $effects = $this->call('POST', '/api/surfaces/booking/effects', ['shape' => $turned], 200);
         self::assertSame([[1920, 1080], [1080, 1920]], [$effects['before']['canvas'], $effects['after']['canvas']]);
         self::assertSame('Booking office board', $effects['designs'][0]['name']);
-        $area = array_sum(array_map(static fn (array $zone) => $zone['after'][2] * $zone['after'][3], $effects['designs'][0]['zones']));
+        $area = array_sum(
+            array_map(static fn (array $zone) => $zone['after'][2] * $zone['after'][3], $effects['designs'][0]['zones']),
+        );
         self::assertSame(1080 * 1920, $area, 'the reflowed zones tile the new canvas');
         self::assertSame([0, 0, 1320, 880], $effects['designs'][0]['zones'][0]['before']);
         self::assertSame(0, $this->call('GET', '/api/surfaces/booking')['revision'], 'nothing was stored');
@@ -96,19 +148,48 @@ final class SurfaceTest extends ApiCase
         $order = ['3', '2', '1', '6', '5', '4'];
         $wired = $this->call('POST', '/api/surfaces/hall/wire', ['way' => 'order', 'panels' => $order], 200);
         self::assertSame([], $wired['findings']);
-        $whole = $this->edit([['do' => 'output.wire', 'outputs' => $wired['outputs']]], 0, document: $this->document('hall'));
-        self::assertSame([$order, false], [array_map(static fn (array $output) => $output['slices'][0]['panel'], $whole['wiring']['outputs']), $whole['wiring']['automatic']]);
+        $whole = $this->edit(
+            [['do' => 'output.wire', 'outputs' => $wired['outputs']]],
+            0,
+            document: $this->document('hall'),
+        );
+        self::assertSame(
+            [$order, false],
+            [
+                array_map(static fn (array $output) => $output['slices'][0]['panel'], $whole['wiring']['outputs']),
+                $whole['wiring']['automatic'],
+            ],
+        );
         $this->call('GET', '/api/play/hall-1/cards/1', null, 200);
         self::assertStringContainsString('>C 3<', (string) $this->response->getContent());
         self::assertSame('output.unknown', $this->call('GET', '/api/play/hall-1/cards/7', null, 422)['code']);
 
-        $four = $this->edit([['do' => 'player.outputs', 'player' => 'hall-1', 'outputs' => 4]], 1, document: $this->document('hall'));
+        $four = $this->edit(
+            [['do' => 'player.outputs', 'player' => 'hall-1', 'outputs' => 4]],
+            1,
+            document: $this->document('hall'),
+        );
         self::assertContains('output.beyond_player', array_column($four['wiring']['findings'], 'code'));
-        $two = $this->edit([['do' => 'player.add', 'player' => $four['next_player'], 'outputs' => 2]], 2, document: $this->document('hall'));
+        $two = $this->edit(
+            [['do' => 'player.add', 'player' => $four['next_player'], 'outputs' => 2]],
+            2,
+            document: $this->document('hall'),
+        );
         self::assertSame(['hall-1' => 4, 'hall-2' => 2], array_column($two['feeding'], 'outputs', 'code'));
-        self::assertSame([], $this->call('POST', '/api/surfaces/hall/wire', ['way' => 'one_per_output'], 200)['findings']);
-        $ribbon = $this->call('POST', '/api/surfaces/ribbon/wire', ['way' => 'folded', 'player' => 'ribbon-1', 'number' => 1, 'px' => [640, 480], 'line_px' => 320], 200);
-        self::assertSame([[0, 0, 320, 96], [0, 96, 320, 96], [0, 192, 320, 96]], array_column($ribbon['outputs'][0]['slices'], 'raster'));
+        self::assertSame(
+            [],
+            $this->call('POST', '/api/surfaces/hall/wire', ['way' => 'one_per_output'], 200)['findings'],
+        );
+        $ribbon = $this->call(
+            'POST',
+            '/api/surfaces/ribbon/wire',
+            ['way' => 'folded', 'player' => 'ribbon-1', 'number' => 1, 'px' => [640, 480], 'line_px' => 320],
+            200,
+        );
+        self::assertSame(
+            [[0, 0, 320, 96], [0, 96, 320, 96], [0, 192, 320, 96]],
+            array_column($ribbon['outputs'][0]['slices'], 'raster'),
+        );
     }
 
     /** Players and their outputs are taken back like everything else; one that plays something stays. */
@@ -123,8 +204,22 @@ final class SurfaceTest extends ApiCase
         self::assertSame(['hall-1' => 4], $players($this->step('undo', document: $hall)));
         self::assertSame(['hall-1' => 6], $players($this->step('undo', document: $hall)));
         self::assertSame(['hall-1' => 4], $players($this->step('redo', document: $hall)));
-        self::assertSame('player.in_use', $this->edit([['do' => 'player.remove', 'player' => 'booking-1']], 0, 422, document: $this->document('booking'))['code']);
-        self::assertSame('player.there', $this->edit([['do' => 'player.add', 'player' => 'booking-1', 'outputs' => 2]], 4, 422, document: $hall)['code'], 'a code is one player’s, wherever it is');
+        self::assertSame(
+            'player.in_use',
+            $this->edit(
+                [['do' => 'player.remove', 'player' => 'booking-1']],
+                0,
+                422,
+                document: $this->document('booking'),
+            )['code'],
+        );
+        self::assertSame(
+            'player.there',
+            $this->edit([['do' => 'player.add', 'player' => 'booking-1', 'outputs' => 2]], 4, 422, document: $hall)[
+                'code'
+            ],
+            'a code is one player’s, wherever it is',
+        );
     }
 
     /**
@@ -134,7 +229,11 @@ final class SurfaceTest extends ApiCase
      */
     private function change(string $surface, int $revision, array $set, int $status = 200, bool $sure = false): array
     {
-        $commands = array_map(static fn (string $field, mixed $value) => ['do' => 'field.set', 'field' => $field, 'value' => $value], array_keys($set), array_values($set));
+        $commands = array_map(
+            static fn (string $field, mixed $value) => ['do' => 'field.set', 'field' => $field, 'value' => $value],
+            array_keys($set),
+            array_values($set),
+        );
 
         return $this->edit($commands, $revision, $status, document: $this->document($surface), sure: $sure);
     }

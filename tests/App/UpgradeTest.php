@@ -9,8 +9,8 @@ use Doctrine\DBAL\Connection;
 use Symfony\Component\Process\Process;
 
 /**
- * A database that version 1 wrote (tests/cases/upgrade) is brought up by the migrations: every design, sheet, change and release opens,
- * and says what version 1 said of it.
+ * A database that version 1 wrote (tests/cases/upgrade) is brought up by the migrations: every design, sheet, change
+ * and release opens, and says what version 1 said of it.
  */
 final class UpgradeTest extends ApiCase
 {
@@ -27,7 +27,10 @@ final class UpgradeTest extends ApiCase
         $main->exec('CREATE DATABASE upper_pane_upgrade CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci');
         self::migrate(self::LAST_OF_VERSION_1);
         $upgraded = self::connect(self::$address);
-        $statements = array_filter(explode(";\n", (string) file_get_contents(self::case('version-1.sql'))), static fn (string $sql) => trim($sql) !== '');
+        $statements = array_filter(
+            explode(";\n", (string) file_get_contents(self::case('version-1.sql'))),
+            static fn (string $sql) => trim($sql) !== '',
+        );
         array_walk($statements, static fn (string $sql) => $upgraded->exec($sql));
         self::migrate('latest');
     }
@@ -57,21 +60,37 @@ final class UpgradeTest extends ApiCase
 
             self::assertSame([$was['name'], $was['revision']], [$whole['name'], $whole['revision']]);
             self::assertEquals($was['zones'], $rects($whole), $was['name']);
-            $kinds = array_map(static fn (array $zone) => $zone['fill']['kind'], array_column($whole['documents'], null, 'letter'));
+            $kinds = array_map(
+                static fn (array $zone) => $zone['fill']['kind'],
+                array_column($whole['documents'], null, 'letter'),
+            );
             self::assertEquals($was['fills'], $kinds);
             if (isset($was['turned'])) {
-                self::assertEquals($was['turned'], $rects($this->call('GET', "/api/documents/$id?layout=turned", null, 200)));
+                self::assertEquals(
+                    $was['turned'],
+                    $rects($this->call('GET', "/api/documents/$id?layout=turned", null, 200)),
+                );
             }
-            self::assertCount($was['revision'], $this->call('GET', "/api/documents/$id/revisions", null, 200)['revisions']);
+            self::assertCount(
+                $was['revision'],
+                $this->call('GET', "/api/documents/$id/revisions", null, 200)['revisions'],
+            );
         }
     }
 
     public function testEverySheetOpensAsItWas(): void
     {
-        $there = array_column($this->call('GET', '/api/sites/harrowmere/elevation', null, 200)['surfaces'], null, 'code');
+        $there = array_column(
+            $this->call('GET', '/api/sites/harrowmere/elevation', null, 200)['surfaces'],
+            null,
+            'code',
+        );
         foreach ($this->expected()['surfaces'] as $code => $was) {
             self::assertEquals($was, [
-                'name' => $there[$code]['name'], 'canvas' => $there[$code]['canvas'], 'revision' => $there[$code]['revision'], 'players' => $there[$code]['players'],
+                'name' => $there[$code]['name'],
+                'canvas' => $there[$code]['canvas'],
+                'revision' => $there[$code]['revision'],
+                'players' => $there[$code]['players'],
             ]);
         }
         $this->signIn('theo');
@@ -85,19 +104,35 @@ final class UpgradeTest extends ApiCase
         $again = $this->step('redo', document: self::CAFE);
         self::assertContains('D', array_column($again['zones'], 'letter'), 'the split that was taken back');
         $back = $this->step('undo', document: self::CAFE);
-        self::assertNotContains('D', array_column($this->call('GET', '/api/documents/'.self::CAFE)['zones'], 'letter'));
-        $edited = $this->edit([['do' => 'zone.name', 'zone' => 'z-right', 'name' => 'Today']], $back['revision'], document: self::CAFE);
+        self::assertNotContains(
+            'D',
+            array_column($this->call('GET', '/api/documents/'.self::CAFE)['zones'], 'letter'),
+        );
+        $edited = $this->edit(
+            [['do' => 'zone.name', 'zone' => 'z-right', 'name' => 'Today']],
+            $back['revision'],
+            document: self::CAFE,
+        );
         self::assertSame('Today', $edited['documents']['z-right']['name']);
     }
 
     public function testReleasesStayAsTheyWereSealedAndAreHandedOver(): void
     {
-        $players = array_column($this->call('GET', '/api/sites/harrowmere/hand-off', null, 200)['players'], null, 'code');
+        $players = array_column(
+            $this->call('GET', '/api/sites/harrowmere/hand-off', null, 200)['players'],
+            null,
+            'code',
+        );
         $cafe = $players['cafe-1'];
         $sealed = $this->call('GET', "/api/releases/{$cafe['ordered']['release']}/plan", null, 200)['plan'];
 
         self::assertSame(['Café menu', 1, 1], [$cafe['ordered']['name'], $cafe['ordered']['number'], $sealed['plan']]);
-        $given = $this->call('POST', '/api/players/gate-2/hand-off', ['release' => $players['gate-2']['releases'][0]['release'], 'after' => 0], 200);
+        $given = $this->call(
+            'POST',
+            '/api/players/gate-2/hand-off',
+            ['release' => $players['gate-2']['releases'][0]['release'], 'after' => 0],
+            200,
+        );
         self::assertSame('waiting', $given['state']);
     }
 
@@ -123,13 +158,21 @@ final class UpgradeTest extends ApiCase
         $parts = parse_url($address) ?: [];
         $name = trim($parts['path'] ?? '', '/');
 
-        return new \PDO("mysql:host={$parts['host']};port={$parts['port']};dbname=$name;charset=utf8mb4", $parts['user'] ?? '', $parts['pass'] ?? '');
+        return new \PDO(
+            "mysql:host={$parts['host']};port={$parts['port']};dbname=$name;charset=utf8mb4",
+            $parts['user'] ?? '',
+            $parts['pass'] ?? '',
+        );
     }
 
     private static function migrate(string $version): void
     {
         $root = \dirname(__DIR__, 2);
-        $process = new Process(["$root/bin/console", 'doctrine:migrations:migrate', $version, '--no-interaction', '--quiet'], $root, ['UPPER_PANE_DATABASE' => self::$address, 'APP_ENV' => 'prod']);
+        $process = new Process(
+            ["$root/bin/console", 'doctrine:migrations:migrate', $version, '--no-interaction', '--quiet'],
+            $root,
+            ['UPPER_PANE_DATABASE' => self::$address, 'APP_ENV' => 'prod'],
+        );
         $process->setTimeout(120)->mustRun();
     }
 }

@@ -13,7 +13,19 @@ use PHPat\Test\PHPat;
 final class LayersTest
 {
     /** Inside core a folder may use only folders listed before it; Plan, Preflight and Handoff may use all. */
-    private const ORDER = ['Base', 'Change', 'Geometry', 'Surface', 'Output', 'Site', 'Layout', 'Picture', 'Text', 'Time', 'Design'];
+    private const ORDER = [
+        'Base',
+        'Change',
+        'Geometry',
+        'Surface',
+        'Output',
+        'Site',
+        'Layout',
+        'Picture',
+        'Text',
+        'Time',
+        'Design',
+    ];
 
     /** Of src, what each folder must not use: entities and adapters stand lowest, HTTP on top. */
     private const NOT_IN_SRC = [
@@ -32,8 +44,16 @@ final class LayersTest
     {
         return PHPat::rule()
             ->classes(Selector::inNamespace('UpperPane\Core'))
-            ->shouldNot()->dependOn()
-            ->classes(Selector::inNamespace('UpperPane\App'), Selector::inNamespace('UpperPane\Demo'), Selector::inNamespace('Symfony'), Selector::inNamespace('Doctrine'), Selector::inNamespace('Psr'), Selector::inNamespace('League'))
+            ->shouldNot()
+            ->dependOn()
+            ->classes(
+                Selector::inNamespace('UpperPane\App'),
+                Selector::inNamespace('UpperPane\Demo'),
+                Selector::inNamespace('Symfony'),
+                Selector::inNamespace('Doctrine'),
+                Selector::inNamespace('Psr'),
+                Selector::inNamespace('League'),
+            )
             ->because('core is pure: rules and arithmetic');
     }
 
@@ -43,7 +63,8 @@ final class LayersTest
         return PHPat::rule()
             ->classes(Selector::inNamespace('UpperPane\App\Http'))
             ->excluding(Selector::classname('UpperPane\App\Http\ProblemListener'))
-            ->shouldNot()->dependOn()
+            ->shouldNot()
+            ->dependOn()
             ->classes(Selector::inNamespace('Doctrine'), Selector::inNamespace('League'))
             ->because('controllers call use cases');
     }
@@ -54,7 +75,12 @@ final class LayersTest
     {
         foreach (self::NOT_IN_SRC as $folder => $above) {
             $there = array_map(static fn (string $name) => Selector::inNamespace("UpperPane\\App\\$name"), $above);
-            yield PHPat::rule()->classes(Selector::inNamespace("UpperPane\\App\\$folder"))->shouldNot()->dependOn()->classes(...$there)->because('nothing in src goes in a circle');
+            yield PHPat::rule()
+                ->classes(Selector::inNamespace("UpperPane\\App\\$folder"))
+                ->shouldNot()
+                ->dependOn()
+                ->classes(...$there)
+                ->because('nothing in src goes in a circle');
         }
     }
 
@@ -63,11 +89,18 @@ final class LayersTest
     public function coreFoldersUseOnlyThoseBefore(): iterable
     {
         foreach (self::ORDER as $index => $folder) {
-            $later = array_map(
-                static fn (string $name) => Selector::inNamespace("UpperPane\\Core\\$name"),
-                [...array_slice(self::ORDER, $index + 1), 'Plan', 'Preflight', 'Handoff'],
-            );
-            yield PHPat::rule()->classes(Selector::inNamespace("UpperPane\\Core\\$folder"))->shouldNot()->dependOn()->classes(...$later)->because('the order of folders in core');
+            $later = array_map(static fn (string $name) => Selector::inNamespace("UpperPane\\Core\\$name"), [
+                ...array_slice(self::ORDER, $index + 1),
+                'Plan',
+                'Preflight',
+                'Handoff',
+            ]);
+            yield PHPat::rule()
+                ->classes(Selector::inNamespace("UpperPane\\Core\\$folder"))
+                ->shouldNot()
+                ->dependOn()
+                ->classes(...$later)
+                ->because('the order of folders in core');
         }
     }
 }

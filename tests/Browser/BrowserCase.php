@@ -10,7 +10,10 @@ use PHPUnit\Framework\TestCase;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\Page;
 
-/** A test in the real interface. It fails on any console error that was not expected, and on any axe-core violation it looks for. */
+/**
+ * A test in the real interface. It fails on any console error that was not expected, and on any axe-core violation it
+ * looks for.
+ */
 abstract class BrowserCase extends TestCase
 {
     /** @var list<RemoteWebDriver> */
@@ -42,17 +45,24 @@ abstract class BrowserCase extends TestCase
     {
         $page->script((string) file_get_contents(\dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         /** @var list<string> $violations */
-        $violations = $page->browser->executeAsyncScript(<<<'JS'
+        $violations = $page->browser->executeAsyncScript(
+            <<<'JS'
             const done = arguments[arguments.length - 1]
             axe.run(document, { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] }).then((result) => done(result.violations.map((v) => v.id + ': ' + v.nodes.map((n) => n.target.join(' ') + ' ' + (n.any[0]?.message ?? '')).join('; '))))
-            JS);
+            JS
+            ,
+        );
         self::assertSame([], $violations);
     }
 
     /** Releases the design on the bench and goes to Hand-off. */
     protected function release(Page $page, string $note): void
     {
-        $page->press('Release …')->type('#release-note', $note)->press('Release revision', '.modal')->see('is made', '.modal');
+        $page
+            ->press('Release …')
+            ->type('#release-note', $note)
+            ->press('Release revision', '.modal')
+            ->see('is made', '.modal');
         $page->press('Go to Hand-off', '.modal')->see('Hand-off', 'h1');
         $page->gone('.modal');
     }
@@ -78,7 +88,9 @@ abstract class BrowserCase extends TestCase
     protected function close(Page $page): void
     {
         $this->judge($page->browser);
-        $this->browsers = array_values(array_filter($this->browsers, static fn (RemoteWebDriver $browser) => $browser !== $page->browser));
+        $this->browsers = array_values(
+            array_filter($this->browsers, static fn (RemoteWebDriver $browser) => $browser !== $page->browser),
+        );
         $page->browser->quit();
     }
 
@@ -101,7 +113,8 @@ abstract class BrowserCase extends TestCase
     {
         $errors = [];
         foreach ($browser->manage()->getLog('browser') as $line) {
-            $known = array_filter($this->expected, static fn (string $part) => str_contains($line['message'], $part)) !== [];
+            $known =
+                array_filter($this->expected, static fn (string $part) => str_contains($line['message'], $part)) !== [];
             if (in_array($line['level'], ['SEVERE', 'WARNING'], true) && !$known) {
                 $errors[] = $line['message'];
             }

@@ -29,8 +29,12 @@ final class KeyboardTest extends BrowserCase
         $line = (int) $this->focused($page, 'aria-valuenow');
         $page->keys(Keys::SHIFT.Keys::ARROW_DOWN.Keys::NULL);
         $page->until('the mullion moved by 10 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 10);
-        $page->keys(Keys::ARROW_UP)->until('and back by 1 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 9);
-        $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('undone', fn () => (int) $this->focused($page, 'aria-valuenow') !== $line + 9);
+        $page
+            ->keys(Keys::ARROW_UP)
+            ->until('and back by 1 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 9);
+        $page
+            ->keys(Keys::CONTROL.'z'.Keys::NULL)
+            ->until('undone', fn () => (int) $this->focused($page, 'aria-valuenow') !== $line + 9);
 
         $this->tabTo($page, 'Zone A', true);
         $page->keys(Keys::ENTER);
@@ -43,7 +47,10 @@ final class KeyboardTest extends BrowserCase
         $this->tabTo($page, 'Playhead');
         $page->keys(Keys::ARROW_RIGHT)->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
         $page->keys('?')->see('Split into columns', '.modal');
-        $page->until('the sheet has the focus', fn () => $page->script('return document.activeElement.closest(".modal.show") !== null'));
+        $page->until(
+            'the sheet has the focus',
+            fn () => $page->script('return document.activeElement.closest(".modal.show") !== null'),
+        );
         (new WebDriverActions($page->browser))->sendKeys(null, Keys::ESCAPE)->perform();
         $page->gone('.modal');
 
@@ -63,7 +70,12 @@ final class KeyboardTest extends BrowserCase
         $this->tabTo($page, 'Go to Hand-off');
         $page->keys(Keys::ENTER)->see('Saving is not showing', '.handoff');
         $this->tabTo($page, 'Release to hand off');
-        $page->keys('By keys')->until('chosen', fn () => $page->all('[data-player="booking-1"] button[type=submit]:not(:disabled)') !== []);
+        $page
+            ->keys('By keys')
+            ->until(
+                'chosen',
+                fn () => $page->all('[data-player="booking-1"] button[type=submit]:not(:disabled)') !== [],
+            );
         $this->tabTo($page, 'Hand off');
         $page->keys(Keys::ENTER)->see('By keys, release 1', '[data-player="booking-1"] dd');
     }
@@ -73,13 +85,18 @@ final class KeyboardTest extends BrowserCase
     {
         $seen = [];
         for ($press = 0; $press < 120; ++$press) {
-            $focused = (string) $page->script('const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] ? e.labels[0].innerText.split("\n")[0] : e.innerText) || ""');
+            $focused = (string) $page->script(
+                'const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] ? e.labels[0].innerText.split("\n")[0] : e.innerText) || ""',
+            );
             $seen[] = mb_substr(trim($focused), 0, 24);
             if (str_starts_with(trim($focused), $name)) {
                 return;
             }
             $actions = new WebDriverActions($page->browser);
-            ($back ? $actions->keyDown(null, Keys::SHIFT)->sendKeys(null, Keys::TAB)->keyUp(null, Keys::SHIFT) : $actions->sendKeys(null, Keys::TAB))->perform();
+            ($back
+                ? $actions->keyDown(null, Keys::SHIFT)->sendKeys(null, Keys::TAB)->keyUp(null, Keys::SHIFT)
+                : $actions->sendKeys(null, Keys::TAB)
+            )->perform();
         }
         self::fail("Tab never reached “{$name}”: ".implode(' > ', array_slice($seen, 0, 60)));
     }

@@ -19,7 +19,11 @@ final class StoryTest extends BrowserCase
 
         // 1, 2: the app is there; a wrong password is refused, the right one lets in.
         $this->expectRefusals('status of 401', 'status of 409');
-        $page->open('/sign-in')->type('#email', 'dina@harrowmere.example')->type('#password', 'wrong')->press('Sign in');
+        $page
+            ->open('/sign-in')
+            ->type('#email', 'dina@harrowmere.example')
+            ->type('#password', 'wrong')
+            ->press('Sign in');
         $page->see('The address or the password is wrong.', '[role=alert]');
         $this->assertAccessible($page);
         $page->signIn();
@@ -27,7 +31,12 @@ final class StoryTest extends BrowserCase
         // 3: the Elevation shows the surfaces to scale; the kiosk gets a new design.
         $page->click('[data-surface="kiosk"]')->see('1280 × 800 px', 'aside');
         $booking = $page->find('[data-surface="booking"]')->getSize();
-        self::assertEqualsWithDelta(1209.6 / 680.4, $booking->getWidth() / $booking->getHeight(), 0.03, 'drawn in true ratio');
+        self::assertEqualsWithDelta(
+            1209.6 / 680.4,
+            $booking->getWidth() / $booking->getHeight(),
+            0.03,
+            'drawn in true ratio',
+        );
         $this->assertAccessible($page);
         $page->click('[data-surface="booking"]')->see('Booking office', 'aside h2');
         $page->typeIn('Name of the new design', 'Summer board', '')->press('Make design');
@@ -65,16 +74,27 @@ final class StoryTest extends BrowserCase
 
         // Split with a click on an edge handle, then merge again.
         $page->click('.pane:nth-child(2) .pane-face');
-        (new WebDriverActions($page->browser))->moveToElement($page->find('.along-left'), 0, 20)->moveByOffset(1, 1)->click()->perform();
+        (new WebDriverActions($page->browser))
+            ->moveToElement($page->find('.along-left'), 0, 20)
+            ->moveByOffset(1, 1)
+            ->click()
+            ->perform();
         $page->until('four panes', fn () => count($page->all('.pane')) === 4);
         $page->press('below', 'aside')->until('three panes', fn () => count($page->all('.pane')) === 3);
 
         // 5: a picture comes into the Stock, is looked at by the worker, and is dragged onto A.
         $page->click('a[href$="/stock"]')->see('Lake at dawn.jpg');
         $this->assertAccessible($page);
-        $page->browser->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))->sendKeys(Files::picture('Pier at noon 北京.jpg', 2000, 1500));
-        $page->until('the picture has its size', fn () => $this->card($page, 'Pier at noon 北京.jpg', '2000 × 1500 px · 4:3'));
-        $page->browser->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))->sendKeys(Files::video('Gulls.mp4'));
+        $page->browser
+            ->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))
+            ->sendKeys(Files::picture('Pier at noon 北京.jpg', 2000, 1500));
+        $page->until(
+            'the picture has its size',
+            fn () => $this->card($page, 'Pier at noon 北京.jpg', '2000 × 1500 px · 4:3'),
+        );
+        $page->browser
+            ->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))
+            ->sendKeys(Files::video('Gulls.mp4'));
         $page->until('the video has its duration', fn () => $this->card($page, 'Gulls.mp4', '6.0 s'));
         $page->press('Bench')->find('.pane');
         $page->press('Stock', '.tabs');
@@ -90,7 +110,12 @@ final class StoryTest extends BrowserCase
         $page->typeIn('Pattern', 'EEEE HH:mm')->typeIn('Size px', '90');
         $page->click('.pane:nth-child(2) .pane-face')->choose('Fill', 'text');
         $page->typeIn('Text', 'Boats leave from the outer pontoon today', '');
-        $page->until('the text is drawn', fn () => $page->script('return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("pontoon"))'));
+        $page->until(
+            'the text is drawn',
+            fn () => $page->script(
+                'return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("pontoon"))',
+            ),
+        );
         $page->click('.pane:nth-child(1) .pane-face')->choose('Fill', 'playlist')->see('One round 10.0 s');
         $page->press('Stock', '.tabs');
         $page->dragTo($this->shelf($page, 'Gulls.mp4'), $page->all('.pane')[0]);
@@ -100,11 +125,16 @@ final class StoryTest extends BrowserCase
         $page->keys(WebDriverKeys::ALT.WebDriverKeys::ARROW_UP);
         $page->until('the text moved up', fn () => str_contains($page->find('.entry:nth-child(2)')->getText(), 'Text'));
         $page->drag('.entry:nth-child(2) .entry-face', 0, 45);
-        $page->until('the text moved down', fn () => str_contains($page->find('.entry:nth-child(3)')->getText(), 'Text'));
+        $page->until(
+            'the text moved down',
+            fn () => str_contains($page->find('.entry:nth-child(3)')->getText(), 'Text'),
+        );
 
         // 7: what the core says at an instant is what is drawn.
         $this->assertDrawnAsTheCoreSays($page, [0, 9999, 10_000, 15_000, 16_500, 26_000]);
-        $page->press('Play', '.time-rail')->until('time runs', fn () => (int) $page->find('.lanes')->getAttribute('aria-valuenow') % 26_000 > 300);
+        $page
+            ->press('Play', '.time-rail')
+            ->until('time runs', fn () => (int) $page->find('.lanes')->getAttribute('aria-valuenow') % 26_000 > 300);
         $page->press('Pause', '.time-rail');
 
         // 8: preflight names zone, cause and mend, and leads there.
@@ -120,23 +150,59 @@ final class StoryTest extends BrowserCase
         $this->release($page, 'Opening day');
         $player = $this->page(1920, 1080);
         $this->handOff($page, 'booking-1', 'Summer board, release 1');
-        $player->open('/play/booking-1')->until('the player shows it', fn () => $player->script('return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("pontoon"))'), 30);
-        $page->until('it is proven', fn () => str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'proven') && !str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'not'), 30);
+        $player
+            ->open('/play/booking-1')
+            ->until(
+                'the player shows it',
+                fn () => $player->script(
+                    'return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("pontoon"))',
+                ),
+                30,
+            );
+        $page->until(
+            'it is proven',
+            fn () => str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'proven')
+                && !str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'not'),
+            30,
+        );
         $this->assertAccessible($page);
-        $page->press('Bench')->click('.pane:nth-child(2) .pane-face')->typeIn('Text', 'Boats leave from the inner pontoon again', '');
-        $page->until('it is saved', fn () => $page->script('return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("inner"))'));
+        $page
+            ->press('Bench')
+            ->click('.pane:nth-child(2) .pane-face')
+            ->typeIn('Text', 'Boats leave from the inner pontoon again', '');
+        $page->until(
+            'it is saved',
+            fn () => $page->script(
+                'return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("inner"))',
+            ),
+        );
         $page->press('Hand-off')->see('Summer board, revision', '[data-player="booking-1"]');
         $page->press('Bench')->find('.pane');
         $this->release($page, 'Second thoughts');
         $this->handOff($page, 'booking-1', 'Summer board, release 2');
-        $player->until('the player takes the new release whole', fn () => $player->script('return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("inner"))'), 30);
+        $player->until(
+            'the player takes the new release whole',
+            fn () => $player->script(
+                'return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("inner"))',
+            ),
+            30,
+        );
         $page->press('Roll back to release 1', '[data-player="booking-1"]');
-        $player->until('the player is rolled back', fn () => $player->script('return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("outer"))'), 30);
+        $player->until(
+            'the player is rolled back',
+            fn () => $player->script(
+                'return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("outer"))',
+            ),
+            30,
+        );
 
         // 10: the same design on the portrait totem and on a 3840 × 2160 display.
         $page->press('Bench')->click('.bench-surface')->see('Gate 1 totem', '.beside-choice');
         $page->tick('Gate 1 totem')->see('1080 × 1920 px', '[data-beside="gate-1"]');
-        $page->tick('Café menu board')->click('[data-beside="cafe"] summary')->see('2640 × 1760 px', '[data-beside="cafe"] .sizes');
+        $page
+            ->tick('Café menu board')
+            ->click('[data-beside="cafe"] summary')
+            ->see('2640 × 1760 px', '[data-beside="cafe"] .sizes');
         $page->see('3840 × 400 px', '[data-beside="cafe"] .sizes');
         $this->assertAccessible($page);
     }
@@ -145,12 +211,17 @@ final class StoryTest extends BrowserCase
     private function sizes(Page $page): array
     {
         /** @var list<string> */
-        return $page->script('return [...document.querySelectorAll(".pane-face")].map((e) => e.getAttribute("aria-label").match(/(\d+ × \d+)/)[1])');
+        return $page->script(
+            'return [...document.querySelectorAll(".pane-face")].map((e) => e.getAttribute("aria-label").match(/(\d+ × \d+)/)[1])',
+        );
     }
 
     private function dragMullion(Page $page, int $byX): void
     {
-        (new WebDriverActions($page->browser))->clickAndHold($page->find('.mullion.x'))->moveByOffset($byX, 0)->perform();
+        (new WebDriverActions($page->browser))
+            ->clickAndHold($page->find('.mullion.x'))
+            ->moveByOffset($byX, 0)
+            ->perform();
         $page->see('px', '.mullion .live');
         (new WebDriverActions($page->browser))->release()->perform();
     }
@@ -188,11 +259,18 @@ final class StoryTest extends BrowserCase
         foreach ($instants as $t) {
             $this->scrubTo($page, $t);
             $at = (int) $page->find('.lanes')->getAttribute('aria-valuenow');
-            $core = $page->browser->executeAsyncScript('const done = arguments[2]; fetch(`/api/designs/${arguments[0]}/moment/${arguments[1]}`).then((r) => r.json()).then(done)', [$design, $at]);
+            $core = $page->browser->executeAsyncScript(
+                'const done = arguments[2]; fetch(`/api/designs/${arguments[0]}/moment/${arguments[1]}`).then((r) => r.json()).then(done)',
+                [$design, $at],
+            );
             $entries = array_column($core['zones'], 'entry', 'letter');
             $order = $page->script('return [...document.querySelectorAll(".entry")].map((e) => e.dataset.entry)');
-            $drawn = $page->script('return [...document.querySelectorAll(".bench-stage .pane-zone")[0].children].findIndex((e) => !e.hidden)');
-            $kinds = $page->script('const shown = [...document.querySelectorAll(".bench-stage .pane-zone")[0].children].filter((e) => !e.hidden); return shown.map((e) => e.className)');
+            $drawn = $page->script(
+                'return [...document.querySelectorAll(".bench-stage .pane-zone")[0].children].findIndex((e) => !e.hidden)',
+            );
+            $kinds = $page->script(
+                'const shown = [...document.querySelectorAll(".bench-stage .pane-zone")[0].children].filter((e) => !e.hidden); return shown.map((e) => e.className)',
+            );
             self::assertGreaterThanOrEqual(0, $drawn);
             $expected = ['pane-picture', 'pane-video', 'pane-text'][(int) array_search($entries['A'], $order, true)];
             self::assertStringContainsString($expected, $kinds[0], "at $at ms");
@@ -204,7 +282,7 @@ final class StoryTest extends BrowserCase
     {
         $lanes = $page->find('.lanes');
         $width = $lanes->getSize()->getWidth();
-        $x = (int) round($width * $tMs / (int) $lanes->getAttribute('aria-valuemax')) - intdiv($width, 2);
+        $x = (int) round(($width * $tMs) / (int) $lanes->getAttribute('aria-valuemax')) - intdiv($width, 2);
         (new WebDriverActions($page->browser))->moveToElement($lanes, $x, 0)->click()->perform();
     }
 }

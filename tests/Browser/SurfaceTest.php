@@ -17,24 +17,53 @@ final class SurfaceTest extends BrowserCase
         $this->expectRefusals('status of 409', 'status of 422');
         $page = $this->page();
         $page->signIn('theo')->press('New surface')->see('New surface', 'h1');
-        $page->typeIn('Name', 'Pier totem')->choose('Mode', '1920 × 1080 px, VESA')->typeIn('Diagonal', '54.61')->choose('It hangs', 'portrait');
+        $page
+            ->typeIn('Name', 'Pier totem')
+            ->choose('Mode', '1920 × 1080 px, VESA')
+            ->typeIn('Diagonal', '54.61')
+            ->choose('It hangs', 'portrait');
         $page->see('1080 × 1920 px', '.new-facts');
-        self::assertSame('90', $page->field('Turned')->getAttribute('value'), 'a landscape panel that hangs portrait is mounted turned');
+        self::assertSame(
+            '90',
+            $page->field('Turned')->getAttribute('value'),
+            'a landscape panel that hangs portrait is mounted turned',
+        );
         $this->assertAccessible($page);
         $page->press('Make surface')->see('Pier totem', 'aside h2');
         $page->see('portrait, mounted turned by 90°', 'aside');
 
-        $page->press('New surface')->press('Numbers')->typeIn('Name', 'Odd sign')->typeIn('Width', '250')->typeIn('Height', '140');
-        foreach (['0' => 'outside 1 to 100000', '-5' => 'outside 1 to 100000', '100001' => 'outside 1 to 100000', 'NaN' => 'whole number'] as $typed => $why) {
+        $page
+            ->press('New surface')
+            ->press('Numbers')
+            ->typeIn('Name', 'Odd sign')
+            ->typeIn('Width', '250')
+            ->typeIn('Height', '140');
+        foreach (
+            [
+                '0' => 'outside 1 to 100000',
+                '-5' => 'outside 1 to 100000',
+                '100001' => 'outside 1 to 100000',
+                'NaN' => 'whole number',
+            ] as $typed => $why
+        ) {
             $page->typeIn('Width', (string) $typed)->see($why, '.figures [role=alert]');
             self::assertSame((string) $typed, $page->field('Width')->getAttribute('value'), 'what was typed stays');
         }
         $page->typeIn('Width', '250')->typeIn('Pixel pitch', '4')->see('1000 × 560 mm', '.computed');
-        $page->typeIn('Picture width', '1100')->typeIn('Picture height', '560')->see('100 mm apart', '.figures [role=alert]');
+        $page
+            ->typeIn('Picture width', '1100')
+            ->typeIn('Picture height', '560')
+            ->see('100 mm apart', '.figures [role=alert]');
         self::assertCount(1, $page->all('[role=alert]'), 'a refusal stands once, beside its field');
         $page->press('Wall');
         self::assertSame('1100', $page->field('Picture width')->getAttribute('value'), 'and from way to way');
-        $page->press('Numbers')->typeIn('Picture width', WebDriverKeys::BACKSPACE)->typeIn('Picture height', WebDriverKeys::BACKSPACE)->choose('Kind', 'LED')->choose('It hangs', 'portrait')->choose('Turned', '0');
+        $page
+            ->press('Numbers')
+            ->typeIn('Picture width', WebDriverKeys::BACKSPACE)
+            ->typeIn('Picture height', WebDriverKeys::BACKSPACE)
+            ->choose('Kind', 'LED')
+            ->choose('It hangs', 'portrait')
+            ->choose('Turned', '0');
         $page->press('Make surface')->see('portrait', '.questions');
         $page->choose('It hangs', 'landscape')->press('Make surface')->see('Odd sign', 'aside h2');
         $page->see('250 × 140 px', 'aside');
@@ -53,11 +82,20 @@ final class SurfaceTest extends BrowserCase
             ['huge.edid', str_repeat("\0", 20 * 1024 * 1024), 'bytes'],
         ];
         foreach ($files as [$name, $bytes, $why]) {
-            $page->find('#way-panel')->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys(Files::bytes($name, $bytes));
-            $page->until("$name is refused with “{$why}”", fn () => str_contains($page->find('#way-panel [role=alert]')->getText(), $why));
+            $page
+                ->find('#way-panel')
+                ->findElement(WebDriverBy::cssSelector('input[type=file]'))
+                ->sendKeys(Files::bytes($name, $bytes));
+            $page->until(
+                "$name is refused with “{$why}”",
+                fn () => str_contains($page->find('#way-panel [role=alert]')->getText(), $why),
+            );
         }
         self::assertSame('From its plug', $page->field('Name')->getAttribute('value'));
-        $page->find('#way-panel')->findElement(WebDriverBy::cssSelector('input[type=file]'))->sendKeys(Files::bytes('good.edid', $good));
+        $page
+            ->find('#way-panel')
+            ->findElement(WebDriverBy::cssSelector('input[type=file]'))
+            ->sendKeys(Files::bytes('good.edid', $good));
         $page->see('1920 × 1080 px', '#way-panel .particulars');
         $page->see('1209 × 680 mm', '.computed');
         $this->assertAccessible($page);
@@ -68,7 +106,13 @@ final class SurfaceTest extends BrowserCase
     public function testAWallIsMadeWiredByClickingAndProvedByItsCards(): void
     {
         $page = $this->page();
-        $page->signIn('theo')->press('New surface')->press('Wall')->typeIn('Name', 'Foyer wall')->typeIn('Columns', '3')->typeIn('Rows', '2');
+        $page
+            ->signIn('theo')
+            ->press('New surface')
+            ->press('Wall')
+            ->typeIn('Name', 'Foyer wall')
+            ->typeIn('Columns', '3')
+            ->typeIn('Rows', '2');
         $page->typeIn('Width', '1920')->typeIn('Height', '1080')->typeIn('Pixel pitch', '0.63');
         foreach (['Left', 'Top', 'Right', 'Bottom'] as $side) {
             $page->typeIn($side, '1.89');
@@ -81,7 +125,10 @@ final class SurfaceTest extends BrowserCase
         foreach ([3, 2, 1, 6, 5, 4] as $panel) {
             $page->click(".wired [data-panel=\"$panel\"]");
         }
-        $page->until('C is on output 1', fn () => str_contains($page->find('.wired [data-panel="3"]')->getText(), 'foyer-wall-1 · 1'));
+        $page->until(
+            'C is on output 1',
+            fn () => str_contains($page->find('.wired [data-panel="3"]')->getText(), 'foyer-wall-1 · 1'),
+        );
         self::assertStringContainsString('foyer-wall-1 · 4', $page->find('.wired [data-panel="6"]')->getText());
         $this->assertAccessible($page);
         foreach (['C 3', 'B 2', 'A 1', 'F 6', 'E 5', 'D 4'] as $index => $name) {
@@ -93,7 +140,9 @@ final class SurfaceTest extends BrowserCase
         $page->press('Arrange the panels freely')->click('.shape-drawing [data-panel="2"]')->typeIn('X', '1100');
         $page->see('overlap', '.findings');
         self::assertNotSame([], $page->all('.findings .finding-mark.stop'));
-        $page->press('A and B overlap on purpose')->until('the stop is gone', fn () => $page->all('.column .finding-mark.stop') === []);
+        $page
+            ->press('A and B overlap on purpose')
+            ->until('the stop is gone', fn () => $page->all('.column .finding-mark.stop') === []);
         $page->press('Show what happens')->see('5772 × 2166', 'aside');
         $this->assertAccessible($page);
     }
@@ -103,11 +152,30 @@ final class SurfaceTest extends BrowserCase
     {
         $page = $this->page();
         $page->signIn('theo')->click('[data-surface="gate-2"]')->see('1080 × 1920 px', 'aside');
-        $page->press('Panels', '.tabs')->choose('Mounting, clockwise as seen from the front', '0')->see('1920 × 1080 px, landscape', 'aside');
+        $page
+            ->press('Panels', '.tabs')
+            ->choose('Mounting, clockwise as seen from the front', '0')
+            ->see('1920 × 1080 px, landscape', 'aside');
         $page->press('Show what happens')->see('Gate 2, sailings and notices', '.effect');
         self::assertNotSame([], $page->all('.effect .plan-still'));
-        $page->press('Change it')->until('it hangs landscape', fn () => str_contains((string) $page->find('[data-surface="gate-2"]')->getAttribute('aria-label'), '1920 × 1080 px, landscape'));
-        $page->press('Undo')->until('it hangs portrait again', fn () => str_contains((string) $page->find('[data-surface="gate-2"]')->getAttribute('aria-label'), '1080 × 1920 px, portrait'));
+        $page
+            ->press('Change it')
+            ->until(
+                'it hangs landscape',
+                fn () => str_contains(
+                    (string) $page->find('[data-surface="gate-2"]')->getAttribute('aria-label'),
+                    '1920 × 1080 px, landscape',
+                ),
+            );
+        $page
+            ->press('Undo')
+            ->until(
+                'it hangs portrait again',
+                fn () => str_contains(
+                    (string) $page->find('[data-surface="gate-2"]')->getAttribute('aria-label'),
+                    '1080 × 1920 px, portrait',
+                ),
+            );
     }
 
     /** Copied, grouped, moved by mouse and by keys, archived with what uses it named, restored. */
@@ -118,8 +186,17 @@ final class SurfaceTest extends BrowserCase
         $page->signIn()->click('[data-surface="cafe"]')->see('3840 × 2160 px', 'aside');
         $page->press('Duplicate')->see('Café menu board, copy', 'aside h2');
         $copy = '[data-surface="cafe-menu-board-copy"]';
-        $page->press('Sheet', '.tabs')->typeIn('Groups', 'Gates, Quay')->typeIn('Above the floor', '9999999')->see('outside', 'aside [role=alert]');
-        $page->typeIn('Above the floor', '400')->until('it stands lower', fn () => str_contains((string) $page->find($copy)->getAttribute('aria-label'), '0.4 m above the floor'));
+        $page
+            ->press('Sheet', '.tabs')
+            ->typeIn('Groups', 'Gates, Quay')
+            ->typeIn('Above the floor', '9999999')
+            ->see('outside', 'aside [role=alert]');
+        $page
+            ->typeIn('Above the floor', '400')
+            ->until(
+                'it stands lower',
+                fn () => str_contains((string) $page->find($copy)->getAttribute('aria-label'), '0.4 m above the floor'),
+            );
         $page->press('Arrange')->drag($copy, 60, -30);
         $floor = fn () => (int) $page->field('Above the floor')->getAttribute('value');
         $page->until('it hangs higher', fn () => $floor() > 400);
@@ -129,10 +206,21 @@ final class SurfaceTest extends BrowserCase
         $page->until('and 100 mm more', fn () => $floor() === $higher + 100);
         $this->assertAccessible($page);
 
-        $page->press('Areas', '.tabs')->typeIn('New area', 'Left third', '')->press('Add area')->see('Remove Left third', 'aside');
-        $page->typeIn('Width', '33.333')->until('in px', fn () => str_contains($page->find('aside')->getText(), '0, 0, 1280, 2160'));
+        $page
+            ->press('Areas', '.tabs')
+            ->typeIn('New area', 'Left third', '')
+            ->press('Add area')
+            ->see('Remove Left third', 'aside');
+        $page
+            ->typeIn('Width', '33.333')
+            ->until('in px', fn () => str_contains($page->find('aside')->getText(), '0, 0, 1280, 2160'));
         $page->typeIn('X', '80')->see('reaches to', 'aside [role=alert]');
-        $page->press('Particulars', '.tabs')->typeIn('Name of the new design', 'Third', '')->choose('Made for', 'Left third')->press('Make design')->see('1280 × 2160 px', '.title-block');
+        $page
+            ->press('Particulars', '.tabs')
+            ->typeIn('Name of the new design', 'Third', '')
+            ->choose('Made for', 'Left third')
+            ->press('Make design')
+            ->see('1280 × 2160 px', '.title-block');
 
         $page->press('Elevation')->click($copy)->press('Archive')->see('design “Third”', '.questions');
         $page->press('Archive all the same')->gone($copy);
@@ -143,10 +231,20 @@ final class SurfaceTest extends BrowserCase
     /** Who mounts may make, arrange and wire, not design; who edits or operates looks on. */
     public function testWhoMayDoWhatWithSurfaces(): void
     {
-        foreach (['theo' => [true, false], 'emil' => [false, false], 'olga' => [false, false], 'ada' => [true, true]] as $who => [$mounts, $designs]) {
+        foreach (
+            ['theo' => [true, false], 'emil' => [false, false], 'olga' => [false, false], 'ada' => [true, true]] as $who => [$mounts, $designs]
+        ) {
             $page = $this->page();
             $page->signIn($who)->click('[data-surface="hall"]')->see('5772 × 2166 px', 'aside');
-            self::assertSame([$mounts, $mounts, $designs], [$page->all('a[href$="/elevation/new"]') !== [], $page->all('a[href$="/elevation/hall/outputs"]') !== [], $page->all('#new-design') !== []], $who);
+            self::assertSame(
+                [$mounts, $mounts, $designs],
+                [
+                    $page->all('a[href$="/elevation/new"]') !== [],
+                    $page->all('a[href$="/elevation/hall/outputs"]') !== [],
+                    $page->all('#new-design') !== [],
+                ],
+                $who,
+            );
             $page->press('Sheet', '.tabs')->find('#surface-panel input');
             self::assertSame($mounts, $page->field('Above the floor')->isEnabled(), $who);
             $page->open('/bench/0b0c1d00-0000-4000-8000-000000000004')->find('.wall-span');
@@ -159,9 +257,29 @@ final class SurfaceTest extends BrowserCase
     {
         $own = $page->browser->getWindowHandle();
         $page->press("Test card of $output");
-        $page->browser->switchTo()->window($page->until('a window', fn () => array_values(array_diff($page->browser->getWindowHandles(), [$own]))[0] ?? null));
-        $page->until("the card says $name", fn () => in_array($name, $page->script('return [...document.querySelectorAll("svg text")].map((e) => e.textContent)'), true));
-        self::assertSame([1920, 1080], $page->script('const svg = document.querySelector("svg"); return [svg.width.baseVal.value, svg.height.baseVal.value]'), 'exactly its raster');
+        $page->browser
+            ->switchTo()
+            ->window(
+                $page->until(
+                    'a window',
+                    fn () => array_values(array_diff($page->browser->getWindowHandles(), [$own]))[0] ?? null,
+                ),
+            );
+        $page->until(
+            "the card says $name",
+            fn () => in_array(
+                $name,
+                $page->script('return [...document.querySelectorAll("svg text")].map((e) => e.textContent)'),
+                true,
+            ),
+        );
+        self::assertSame(
+            [1920, 1080],
+            $page->script(
+                'const svg = document.querySelector("svg"); return [svg.width.baseVal.value, svg.height.baseVal.value]',
+            ),
+            'exactly its raster',
+        );
         $page->browser->close();
         $page->browser->switchTo()->window($own);
     }

@@ -10,7 +10,10 @@ use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Page;
 use UpperPane\Tests\Support\Stack;
 
-/** What goes wrong on a working day: two people at once, a database that goes away, files that are not what they seem, a server that stops. */
+/**
+ * What goes wrong on a working day: two people at once, a database that goes away, files that are not what they seem, a
+ * server that stops.
+ */
 final class TroubleTest extends BrowserCase
 {
     private const GATE_ONE = '0b0c1d00-0000-4000-8000-000000000002';
@@ -20,8 +23,12 @@ final class TroubleTest extends BrowserCase
     public function testTwoPeopleAtOnce(): void
     {
         $this->expectRefusals('status of 409');
-        $dina = $this->page()->signIn()->open('/bench/'.self::GATE);
-        $ada = $this->page()->signIn('ada')->open('/bench/'.self::GATE);
+        $dina = $this->page()
+            ->signIn()
+            ->open('/bench/'.self::GATE);
+        $ada = $this->page()
+            ->signIn('ada')
+            ->open('/bench/'.self::GATE);
         $dina->find('.pane');
         $ada->find('.pane');
 
@@ -45,14 +52,19 @@ final class TroubleTest extends BrowserCase
     }
 
     /**
-     * Two batches of one queue stand on what their author saw, not on what the server answered to the first (review: the second then
-     * overwrote another person's change without a choice). Dina's network is away while both write into one zone.
+     * Two batches of one queue stand on what their author saw, not on what the server answered to the first (review:
+     * the second then overwrote another person's change without a choice). Dina's network is away while both write into
+     * one zone.
      */
     public function testQuickChangesNeverOverwriteAnothersWithoutAChoice(): void
     {
         $this->expectRefusals('status of 409', 'net::ERR');
-        $dina = $this->page()->signIn()->open('/bench/'.self::GATE_ONE);
-        $ada = $this->page()->signIn('ada')->open('/bench/'.self::GATE_ONE);
+        $dina = $this->page()
+            ->signIn()
+            ->open('/bench/'.self::GATE_ONE);
+        $ada = $this->page()
+            ->signIn('ada')
+            ->open('/bench/'.self::GATE_ONE);
         $ada->find('.pane');
         $dina->find('.pane');
         $this->network($dina, false);
@@ -65,15 +77,25 @@ final class TroubleTest extends BrowserCase
         $dina->see('Ada Wren changed the same place', '.modal')->getText();
         $dina->see('Cats welcome.', '.modal');
         $dina->press('Keep what is there', '.modal')->gone('.modal');
-        $dina->until('Ada’s and Dina’s are there', fn () => $this->shows($dina, 'Cats welcome.') && $this->shows($dina, 'Gate one'));
+        $dina->until(
+            'Ada’s and Dina’s are there',
+            fn () => $this->shows($dina, 'Cats welcome.') && $this->shows($dina, 'Gate one'),
+        );
     }
 
-    /** The same with a tab that was closed before it could send: what it left behind is sent by the next, on the revision it was made on. */
+    /**
+     * The same with a tab that was closed before it could send: what it left behind is sent by the next, on the
+     * revision it was made on.
+     */
     public function testWhatAClosedTabLeftBehindIsNoReasonToOverwrite(): void
     {
         $this->expectRefusals('status of 409', 'net::ERR');
-        $dina = $this->page()->signIn()->open('/bench/'.self::GATE_ONE);
-        $ada = $this->page()->signIn('ada')->open('/bench/'.self::GATE_ONE);
+        $dina = $this->page()
+            ->signIn()
+            ->open('/bench/'.self::GATE_ONE);
+        $ada = $this->page()
+            ->signIn('ada')
+            ->open('/bench/'.self::GATE_ONE);
         $ada->find('.pane');
         $dina->find('.pane');
         $this->network($dina, false);
@@ -95,7 +117,9 @@ final class TroubleTest extends BrowserCase
     public function testTheDatabaseGoesAwayWhileEditing(): void
     {
         $this->expectRefusals('status of 503', 'status of 502', 'status of 500');
-        $page = $this->page()->signIn()->open('/bench/'.self::CAFE);
+        $page = $this->page()
+            ->signIn()
+            ->open('/bench/'.self::CAFE);
         $page->find('.pane');
         Stack::stop('mariadb');
         try {
@@ -117,7 +141,10 @@ final class TroubleTest extends BrowserCase
         $whole = (string) file_get_contents(Files::picture('whole.jpg', 1200, 900));
         $files = [
             Files::bytes('nothing.jpg', '') => '“nothing.jpg” has 0 bytes.',
-            Files::bytes('letter.png', 'Dear harbour master, this is no picture.') => '“letter.png” is text/plain by its content',
+            Files::bytes(
+                'letter.png',
+                'Dear harbour master, this is no picture.',
+            ) => '“letter.png” is text/plain by its content',
             Files::bytes('cut off.jpg', substr($whole, 0, intdiv(strlen($whole), 2))) => 'it is damaged or cut off',
             Files::picture('far too wide.png', 30_000, 4) => '30000 × 4 px is beyond the 16384 px',
         ];
@@ -133,19 +160,41 @@ final class TroubleTest extends BrowserCase
         $this->expectRefusals('net::ERR', 'Failed to load', 'status of 5', 'Failed to fetch');
         $player = $this->page(1080, 1920);
         // The machine's clock is two minutes behind: the player asks the server's time and corrects.
-        (new ChromeDevToolsDriver($player->browser))->execute('Page.addScriptToEvaluateOnNewDocument', ['source' => 'const real = Date.now; Date.now = () => real() - 120000']);
+        (new ChromeDevToolsDriver($player->browser))->execute('Page.addScriptToEvaluateOnNewDocument', [
+            'source' => 'const real = Date.now; Date.now = () => real() - 120000',
+        ]);
         $page = $this->page()->signIn()->open('/hand-off');
         $player->open('/play/gate-1')->until('it plays', fn () => $player->all('.pane-text') !== [], 30);
-        $page->until('it is proven', fn () => str_contains($page->find('[data-player="gate-1"]')->getText(), 'its clock was stepped') && $page->all('[data-player="gate-1"] .state.proven') !== [], 30);
+        $page->until(
+            'it is proven',
+            fn () => str_contains($page->find('[data-player="gate-1"]')->getText(), 'its clock was stepped')
+                && $page->all('[data-player="gate-1"] .state.proven') !== [],
+            30,
+        );
         $this->close($page);
         $clock = (string) $player->script('return document.querySelector(".pane-clock").innerText');
-        self::assertStringContainsString((new \DateTimeImmutable('now', new \DateTimeZone('Europe/London')))->format('l j F'), $clock);
+        self::assertStringContainsString(
+            (new \DateTimeImmutable('now', new \DateTimeZone('Europe/London')))->format('l j F'),
+            $clock,
+        );
 
-        $player->until('the shell is kept', fn () => $player->browser->executeAsyncScript('const done = arguments[0]; caches.match(location.href).then((page) => done(!!page && !!navigator.serviceWorker.controller))'));
+        $player->until(
+            'the shell is kept',
+            fn () => $player->browser->executeAsyncScript(
+                'const done = arguments[0]; caches.match(location.href).then((page) => done(!!page && !!navigator.serviceWorker.controller))',
+            ),
+        );
         Stack::stop('nginx');
         try {
-            $player->open('/play/gate-1')->until('it plays again without the server', fn () => $player->all('.pane-text') !== [], 30);
-            $player->until('its picture is there', fn () => $player->script('const i = document.querySelector(".pane-picture img"); return i && i.complete && i.naturalWidth > 0'));
+            $player
+                ->open('/play/gate-1')
+                ->until('it plays again without the server', fn () => $player->all('.pane-text') !== [], 30);
+            $player->until(
+                'its picture is there',
+                fn () => $player->script(
+                    'const i = document.querySelector(".pane-picture img"); return i && i.complete && i.naturalWidth > 0',
+                ),
+            );
         } finally {
             Stack::start('nginx');
         }
@@ -155,7 +204,9 @@ final class TroubleTest extends BrowserCase
     {
         $page = $this->page()->signIn();
         $this->expectRefusals('status of 409');
-        $csrf = $page->browser->executeAsyncScript('const done = arguments[0]; fetch("/api/me").then((r) => r.json()).then((me) => done(me.person.csrf))');
+        $csrf = $page->browser->executeAsyncScript(
+            'const done = arguments[0]; fetch("/api/me").then((r) => r.json()).then((me) => done(me.person.csrf))',
+        );
         $post = static fn (string $path, array $body): array => (array) $page->browser->executeAsyncScript(
             'const [path, csrf, body, done] = arguments; fetch(path, { method: "POST", headers: { "X-Csrf-Token": csrf, "Content-Type": "application/json" }, body }).then((r) => r.json()).then(done)',
             [$path, $csrf, (string) json_encode($body)],
@@ -165,7 +216,13 @@ final class TroubleTest extends BrowserCase
         $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 1]);
         $player = $this->page();
         $player->open('/play/hall-1');
-        $late = $player->until('the video runs', fn () => $player->script('const v = document.querySelector("video"); return v && v.readyState >= 2 && !v.paused && !v.seeking && v.currentTime > 0.5 ? [v.currentTime, Date.now()] : null'), 30);
+        $late = $player->until(
+            'the video runs',
+            fn () => $player->script(
+                'const v = document.querySelector("video"); return v && v.readyState >= 2 && !v.paused && !v.seeking && v.currentTime > 0.5 ? [v.currentTime, Date.now()] : null',
+            ),
+            30,
+        );
         $expected = fmod(((float) $late[1] - (float) $given['ordered']['start_ms']) / 1000, 12.0);
 
         self::assertEqualsWithDelta(0.0, min(abs($expected - $late[0]), 12 - abs($expected - $late[0])), 0.6);
@@ -175,16 +232,27 @@ final class TroubleTest extends BrowserCase
     {
         $tools = new ChromeDevToolsDriver($page->browser);
         $tools->execute('Network.enable');
-        $tools->execute('Network.emulateNetworkConditions', ['offline' => !$there, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1]);
+        $tools->execute('Network.emulateNetworkConditions', [
+            'offline' => !$there,
+            'latency' => 0,
+            'downloadThroughput' => -1,
+            'uploadThroughput' => -1,
+        ]);
     }
 
     private function write(Page $page, string $zone, string $text): void
     {
-        $page->click("[aria-label^=\"$zone\"]")->press('Particulars', '.tabs')->typeIn('Text', $text);
+        $page
+            ->click("[aria-label^=\"$zone\"]")
+            ->press('Particulars', '.tabs')
+            ->typeIn('Text', $text);
     }
 
     private function shows(Page $page, string $text): bool
     {
-        return (bool) $page->script('return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes(arguments[0]))', $text);
+        return (bool) $page->script(
+            'return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes(arguments[0]))',
+            $text,
+        );
     }
 }

@@ -11,7 +11,10 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Surface\Edid;
 use UpperPane\Core\Surface\StandardModes;
 
-/** What displays say of themselves and what modes are called, against edid-decode (Debian). Samples: tests/cases/edid (MIT). */
+/**
+ * What displays say of themselves and what modes are called, against edid-decode (Debian). Samples: tests/cases/edid
+ * (MIT).
+ */
 final class DisplayTest extends TestCase
 {
     /** @return iterable<string, array{string}> */
@@ -56,8 +59,11 @@ final class DisplayTest extends TestCase
         $flipped[40] = chr(ord($good[40]) ^ 1);
         self::assertStringContainsString('should be', self::decode($flipped));
         $broken = [
-            'edid.checksum' => $flipped, 'edid.truncated' => substr($good, 0, 100), 'edid.empty' => '',
-            'edid.not_edid' => "00 ff ff ff ff ff ff 00\n", 'edid.too_large' => str_repeat("\0", 20_000_000),
+            'edid.checksum' => $flipped,
+            'edid.truncated' => substr($good, 0, 100),
+            'edid.empty' => '',
+            'edid.not_edid' => "00 ff ff ff ff ff ff 00\n",
+            'edid.too_large' => str_repeat("\0", 20_000_000),
             'edid.no_timing' => self::summed(substr_replace($good, str_repeat("\0", 18), 54, 18)),
             'edid.version' => self::summed(substr_replace($good, "\x02", 18, 1)),
         ];
@@ -77,7 +83,10 @@ final class DisplayTest extends TestCase
     public function testARatioIsNoSize(): void
     {
         $ratio = substr_replace(self::built(), "\x4F\x00", 21, 2);
-        self::assertSame([[1209, 680], 'timing'], [Edid::read(self::summed($ratio))->activeMm, Edid::read(self::summed($ratio))->sizeFrom]);
+        self::assertSame(
+            [[1209, 680], 'timing'],
+            [Edid::read(self::summed($ratio))->activeMm, Edid::read(self::summed($ratio))->sizeFrom],
+        );
         $small = Edid::read(self::summed(substr_replace($ratio, "\x10\x09\x00", 66, 3)));
         self::assertSame([null, null], [$small->activeMm, $small->sizeFrom]);
         self::assertSame('edid.no_size', $small->findings()[0]->code);
@@ -89,7 +98,11 @@ final class DisplayTest extends TestCase
             foreach (array_filter(['--dmt' => $mode['dmt'], '--vic' => $mode['vic']]) as $option => $number) {
                 $process = new Process(['edid-decode', $option, (string) $number]);
                 $process->mustRun();
-                self::assertMatchesRegularExpression("/ {$mode['px'][0]}x{$mode['px'][1]} /", $process->getOutput(), $mode['name']);
+                self::assertMatchesRegularExpression(
+                    "/ {$mode['px'][0]}x{$mode['px'][1]} /",
+                    $process->getOutput(),
+                    $mode['name'],
+                );
             }
             self::assertNotSame('', $mode['name']);
         }
@@ -120,19 +133,54 @@ final class DisplayTest extends TestCase
     /** E-EDID 1.4: 1920×1080 at 148.5 MHz (CTA-861 VIC 16), 1209 × 680 mm, named. */
     private static function built(): string
     {
-        $timing = pack('v', 14_850).pack('C*', 1920 & 255, 280 & 255, 1920 >> 8 << 4 | 280 >> 8, 1080 & 255, 45, 1080 >> 8 << 4, 88, 44, 4 << 4 | 5, 0, 1209 & 255, 680 & 255, 1209 >> 8 << 4 | 680 >> 8, 0, 0, 0x1E);
+        $timing =
+            pack('v', 14_850).
+            pack(
+                'C*',
+                1920 & 255,
+                280 & 255,
+                ((1920 >> 8) << 4) | (280 >> 8),
+                1080 & 255,
+                45,
+                (1080 >> 8) << 4,
+                88,
+                44,
+                (4 << 4) | 5,
+                0,
+                1209 & 255,
+                680 & 255,
+                ((1209 >> 8) << 4) | (680 >> 8),
+                0,
+                0,
+                0x1E,
+            );
         $name = "\0\0\0\xFC\0".str_pad("QUAY PANEL\n", 13);
         $range = "\0\0\0\xFD\0".pack('C*', 48, 75, 30, 83, 17, 0, 0x0A, 0x20, 0x20, 0x20, 0x20, 0x20, 0x20);
         $dummy = "\0\0\0\x10\0".str_repeat("\0", 13);
-        $head = "\0\xFF\xFF\xFF\xFF\xFF\xFF\0".pack('n', 17 << 10 | 1 << 5 | 25).pack('v', 0xBEEF).pack('V', 7).pack('C*', 10, 30, 1, 4, 0xA5, 121, 68, 120, 0x06);
+        $head =
+            "\0\xFF\xFF\xFF\xFF\xFF\xFF\0".
+            pack('n', (17 << 10) | (1 << 5) | 25).
+            pack('v', 0xBEEF).
+            pack('V', 7).
+            pack('C*', 10, 30, 1, 4, 0xA5, 121, 68, 120, 0x06);
 
-        return self::summed($head.str_repeat("\0", 10).str_repeat("\0", 3).str_repeat("\1\1", 8).$timing.$name.$range.$dummy."\0\0");
+        return self::summed(
+            $head.
+                str_repeat("\0", 10).
+                str_repeat("\0", 3).
+                str_repeat("\1\1", 8).
+                $timing.
+                $name.
+                $range.
+                $dummy.
+                "\0\0",
+        );
     }
 
     private static function summed(string $bytes): string
     {
         $bytes = substr($bytes, 0, 127);
 
-        return $bytes.chr((256 - array_sum(array_map(ord(...), str_split($bytes))) % 256) % 256);
+        return $bytes.chr((256 - (array_sum(array_map(ord(...), str_split($bytes))) % 256)) % 256);
     }
 }

@@ -21,7 +21,10 @@ use UpperPane\Tests\Support\TestFonts;
 /** The core's answers against programs that know nothing of it: Chromium, HarfBuzz, ffprobe, exiftool. */
 final class OutsideTest extends TestCase
 {
-    /** The worst of 100 Latin strings within 1 % of Chromium's DOM, and every one equal to HarfBuzz (hb-shape) to the unit. */
+    /**
+     * The worst of 100 Latin strings within 1 % of Chromium's DOM, and every one equal to HarfBuzz (hb-shape) to the
+     * unit.
+     */
     public function testTextWidthsAgreeWithHarfBuzzAndChromium(): void
     {
         $strings = self::strings();
@@ -29,13 +32,23 @@ final class OutsideTest extends TestCase
         $browser = Chromium::open();
         $browser->get('data:text/html,<body></body>');
         try {
-            foreach ([['Roboto', 400], ['Roboto', 900], ['Roboto Condensed', 700], ['Lato', 400]] as [$family, $weight]) {
+            foreach (
+                [['Roboto', 400], ['Roboto', 900], ['Roboto Condensed', 700], ['Lato', 400]] as [$family, $weight]
+            ) {
                 $face = (new TestFonts())->face($family, $weight);
                 $path = TestFonts::path($family, $weight);
-                $shaped = array_map(static fn (string $line) => array_sum(array_column((array) json_decode($line, true), 'ax')), self::shape($path, $strings));
-                self::assertSame($shaped, array_map($face->widthUnits(...), $strings), "$family $weight against hb-shape");
+                $shaped = array_map(
+                    static fn (string $line) => array_sum(array_column((array) json_decode($line, true), 'ax')),
+                    self::shape($path, $strings),
+                );
+                self::assertSame(
+                    $shaped,
+                    array_map($face->widthUnits(...), $strings),
+                    "$family $weight against hb-shape",
+                );
 
-                $widths = $browser->executeAsyncScript(<<<'JS'
+                $widths = $browser->executeAsyncScript(
+                    <<<'JS'
                     const [data, strings, done] = arguments
                     const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0))
                     new FontFace('probe', bytes).load().then((face) => {
@@ -44,7 +57,10 @@ final class OutsideTest extends TestCase
                       span.style.cssText = 'font: 100px probe; white-space: pre; position: absolute'
                       done(strings.map((text) => { span.textContent = text; return span.getBoundingClientRect().width }))
                     })
-                    JS, [base64_encode((string) file_get_contents($path)), $strings]);
+                    JS
+                    ,
+                    [base64_encode((string) file_get_contents($path)), $strings],
+                );
                 foreach ($strings as $index => $text) {
                     $ours = $face->widthPx($text, 100)->decimal(3);
                     self::assertEqualsWithDelta(1.0, $ours / $widths[$index], 0.01, "$family $weight: $text");
@@ -55,23 +71,40 @@ final class OutsideTest extends TestCase
         }
     }
 
-    /** Chromium's grid with minmax(0, Nfr), and its object-fit through SVG's preserveAspectRatio-free measuring of the drawn picture. */
+    /**
+     * Chromium's grid with minmax(0, Nfr), and its object-fit through SVG's preserveAspectRatio-free measuring of the
+     * drawn picture.
+     */
     public function testGridSharesAndObjectFitAgreeWithChromium(): void
     {
         $browser = Chromium::open();
         $browser->get('data:text/html,<body></body>');
         try {
-            foreach ([[1366, 0, [1, 1, 1]], [1000, 10, [1, 2]], [1919, 7, [3, 5, 7, 11]], [777, 1, [13, 1, 1]]] as [$length, $gutter, $shares]) {
-                $widths = $browser->executeScript(<<<'JS'
+            foreach (
+                [[1366, 0, [1, 1, 1]], [1000, 10, [1, 2]], [1919, 7, [3, 5, 7, 11]], [777, 1, [13, 1, 1]]] as [$length, $gutter, $shares]
+            ) {
+                $widths = $browser->executeScript(
+                    <<<'JS'
                     const [length, gutter, shares] = arguments
                     const grid = document.body.appendChild(document.createElement('div'))
                     grid.style.cssText = `display: grid; width: ${length}px; column-gap: ${gutter}px; grid-template-columns: ${shares.map((n) => `minmax(0, ${n}fr)`).join(' ')}`
                     grid.innerHTML = shares.map(() => '<i></i>').join('')
                     return [...grid.children].map((e) => e.getBoundingClientRect().width)
-                    JS, [$length, $gutter, $shares]);
-                $parts = array_map(static fn (int $i) => ['size' => $shares[$i].'fr', 'pane' => "p$i"], array_keys($shares));
-                $glazing = Glazing::resolve(GlazingReader::read(Input::of(['split' => 'columns', 'gutter' => $gutter, 'parts' => $parts])), Size::of($length, 5));
-                foreach (array_values(array_map(static fn (Rect $rect) => $rect->width, $glazing->panes)) as $index => $px) {
+                    JS
+                    ,
+                    [$length, $gutter, $shares],
+                );
+                $parts = array_map(
+                    static fn (int $i) => ['size' => $shares[$i].'fr', 'pane' => "p$i"],
+                    array_keys($shares),
+                );
+                $glazing = Glazing::resolve(
+                    GlazingReader::read(Input::of(['split' => 'columns', 'gutter' => $gutter, 'parts' => $parts])),
+                    Size::of($length, 5),
+                );
+                foreach (
+                    array_values(array_map(static fn (Rect $rect) => $rect->width, $glazing->panes)) as $index => $px
+                ) {
                     self::assertEqualsWithDelta($widths[$index], $px, 1.0);
                 }
             }
@@ -90,8 +123,33 @@ final class OutsideTest extends TestCase
     {
         $video = Files::video('plain.mp4', 3, '640x360');
         $turned = dirname($video).'/turned.mp4';
-        (new Process(['ffmpeg', '-v', 'error', '-y', '-display_rotation', '90', '-i', $video, '-c', 'copy', $turned]))->run();
-        is_file($turned) || (new Process(['ffmpeg', '-v', 'error', '-y', '-i', $video, '-c', 'copy', '-metadata:s:v', 'rotate=90', $turned]))->mustRun();
+        (new Process([
+            'ffmpeg',
+            '-v',
+            'error',
+            '-y',
+            '-display_rotation',
+            '90',
+            '-i',
+            $video,
+            '-c',
+            'copy',
+            $turned,
+        ]))->run();
+        is_file($turned)
+            || (new Process([
+                'ffmpeg',
+                '-v',
+                'error',
+                '-y',
+                '-i',
+                $video,
+                '-c',
+                'copy',
+                '-metadata:s:v',
+                'rotate=90',
+                $turned,
+            ]))->mustRun();
         $probe = new Process(['ffprobe', '-v', 'error', '-show_entries', 'format=duration', '-of', 'csv=p=0', $turned]);
         $probe->mustRun();
         $facts = (new MediaProbe())->look($turned, 'video/mp4');
@@ -100,20 +158,42 @@ final class OutsideTest extends TestCase
 
         $picture = Files::picture('orient.jpg', 400, 300);
         foreach ([1 => [400, 300], 3 => [400, 300], 6 => [300, 400], 8 => [300, 400]] as $orientation => $size) {
-            (new Process(['exiftool', '-q', '-overwrite_original', '-n', "-Orientation=$orientation", $picture]))->mustRun();
-            self::assertSame($size, (new MediaProbe())->look($picture, 'image/jpeg')['size']->toArray(), "orientation $orientation");
+            (new Process([
+                'exiftool',
+                '-q',
+                '-overwrite_original',
+                '-n',
+                "-Orientation=$orientation",
+                $picture,
+            ]))->mustRun();
+            self::assertSame(
+                $size,
+                (new MediaProbe())->look($picture, 'image/jpeg')['size']->toArray(),
+                "orientation $orientation",
+            );
         }
     }
 
-    private function assertFitsLikeChromium(\Facebook\WebDriver\Remote\RemoteWebDriver $browser, Size $source, FitMode $mode): void
-    {
+    private function assertFitsLikeChromium(
+        \Facebook\WebDriver\Remote\RemoteWebDriver $browser,
+        Size $source,
+        FitMode $mode,
+    ): void {
         $image = imagecreatetruecolor(max(1, $source->width), max(1, $source->height));
-        imagefilledrectangle($image, 0, 0, $source->width, $source->height, (int) imagecolorallocate($image, 255, 0, 0));
+        imagefilledrectangle(
+            $image,
+            0,
+            0,
+            $source->width,
+            $source->height,
+            (int) imagecolorallocate($image, 255, 0, 0),
+        );
         ob_start();
         imagepng($image);
         $data = base64_encode((string) ob_get_clean());
         $css = $mode === FitMode::Stretch ? 'fill' : $mode->value;
-        $drawn = $browser->executeAsyncScript(<<<'JS'
+        $drawn = $browser->executeAsyncScript(
+            <<<'JS'
             const [data, fit, done] = arguments
             const image = new Image()
             image.onload = () => {
@@ -126,7 +206,10 @@ final class OutsideTest extends TestCase
               done([getComputedStyle(image).objectFit, scale])
             }
             image.src = 'data:image/png;base64,' + data
-            JS, [$data, $css]);
+            JS
+            ,
+            [$data, $css],
+        );
         self::assertSame($css, $drawn[0]);
         $path = sys_get_temp_dir().'/fit-'.getmypid().'.png';
         $browser->takeScreenshot($path);
@@ -135,7 +218,12 @@ final class OutsideTest extends TestCase
         $across = array_filter(range(0, 799), static fn (int $x) => $red($x, 300));
         $down = array_filter(range(0, 599), static fn (int $y) => $red(400, $y));
         $fit = Fit::of($source, Size::of(800, 600), $mode)->toArray();
-        self::assertEqualsWithDelta([$fit['bars'][0], 800 - $fit['bars'][2], $fit['bars'][1], 600 - $fit['bars'][3]], [min($across), max($across) + 1, min($down), max($down) + 1], 1.0, "{$source->width} × {$source->height} $css");
+        self::assertEqualsWithDelta(
+            [$fit['bars'][0], 800 - $fit['bars'][2], $fit['bars'][1], 600 - $fit['bars'][3]],
+            [min($across), max($across) + 1, min($down), max($down) + 1],
+            1.0,
+            "{$source->width} × {$source->height} $css",
+        );
         $browser->executeScript('document.body.innerHTML = ""');
     }
 
@@ -146,7 +234,10 @@ final class OutsideTest extends TestCase
      */
     private static function shape(string $font, array $strings): array
     {
-        $process = new Process(['hb-shape', '--no-glyph-names', '--no-clusters', '-O', 'json', $font], input: implode("\n", $strings)."\n");
+        $process = new Process(
+            ['hb-shape', '--no-glyph-names', '--no-clusters', '-O', 'json', $font],
+            input: implode("\n", $strings)."\n",
+        );
         $process->mustRun();
 
         return explode("\n", trim($process->getOutput()));
@@ -155,7 +246,33 @@ final class OutsideTest extends TestCase
     /** @return list<string> */
     private static function strings(): array
     {
-        $words = ['Tō', 'Vě', 'Łó', 'AVATAR', 'office', 'fi fl ffi', 'WAVE', 'Ta Te To Ty', 'P., T.', 'LY', '“Typo”', '12:45', '1/2 3/4', '10–12', 'Yvonne’s', 'Ťažký', 'ďábel', 'Øre', 'Æsir', 'naïve', 'Zürich', 'Gdańsk', 'İstanbul', 'fjord', 'flügel'];
+        $words = [
+            'Tō',
+            'Vě',
+            'Łó',
+            'AVATAR',
+            'office',
+            'fi fl ffi',
+            'WAVE',
+            'Ta Te To Ty',
+            'P., T.',
+            'LY',
+            '“Typo”',
+            '12:45',
+            '1/2 3/4',
+            '10–12',
+            'Yvonne’s',
+            'Ťažký',
+            'ďábel',
+            'Øre',
+            'Æsir',
+            'naïve',
+            'Zürich',
+            'Gdańsk',
+            'İstanbul',
+            'fjord',
+            'flügel',
+        ];
         $frames = ['%s', 'Departure %s to Paris', '%s. %1$s, %1$s!', 'A%sV'];
         $strings = [];
         foreach ($frames as $frame) {

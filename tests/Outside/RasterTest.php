@@ -25,16 +25,26 @@ final class RasterTest extends TestCase
         self::$browser = null;
     }
 
-    /** A canvas pixel drawn through a slice's CSS matrix lands on the raster pixel that the core names: all turns, mirrored or not, sized or not. */
+    /**
+     * A canvas pixel drawn through a slice's CSS matrix lands on the raster pixel that the core names: all turns,
+     * mirrored or not, sized or not.
+     */
     public function testChromiumPutsEveryPixelWhereTheCoreSays(): void
     {
         foreach ([0, 90, 180, 270] as $turn) {
             foreach ([false, true] as $mirror) {
                 foreach ([1, 3] as $scale) {
                     $size = $turn % 180 === 0 ? [5 * $scale, 3 * $scale] : [3 * $scale, 5 * $scale];
-                    $slice = Slice::of('1', Rect::of(40, 20, 5, 3), Rect::of(60, 30, $size[0], $size[1]), $turn, $mirror);
+                    $slice = Slice::of(
+                        '1',
+                        Rect::of(40, 20, 5, 3),
+                        Rect::of(60, 30, $size[0], $size[1]),
+                        $turn,
+                        $mirror,
+                    );
                     /** @var list<array{float, float}> $centres */
-                    $centres = $this->browser()->executeScript(<<<'JS'
+                    $centres = $this->browser()->executeScript(
+                        <<<'JS'
                         const [matrix, x0, y0] = arguments
                         document.body.innerHTML = '<div style="position:absolute;left:0;top:0;width:100px;height:60px;transform-origin:0 0"></div>'
                         const root = document.body.firstChild
@@ -47,16 +57,25 @@ final class RasterTest extends TestCase
                           centres.push([box.left + box.width / 2, box.top + box.height / 2])
                         }
                         return centres
-                        JS, [$slice->matrix(), 40, 20]);
+                        JS
+                        ,
+                        [$slice->matrix(), 40, 20],
+                    );
                     foreach ($centres as $index => [$x, $y]) {
-                        self::assertSame($slice->rasterPixel(40 + $index % 5, 20 + intdiv($index, 5)), [(int) floor($x), (int) floor($y)], "{$turn}°, mirror ".($mirror ? 'yes' : 'no').", × $scale");
+                        self::assertSame(
+                            $slice->rasterPixel(40 + ($index % 5), 20 + intdiv($index, 5)),
+                            [(int) floor($x), (int) floor($y)],
+                            "{$turn}°, mirror ".($mirror ? 'yes' : 'no').", × $scale",
+                        );
                     }
                 }
             }
         }
     }
 
-    /** The border is one pixel wide on all sides, the greys rise in equal steps, the circle is as wide as it is high. */
+    /**
+     * The border is one pixel wide on all sides, the greys rise in equal steps, the circle is as wide as it is high.
+     */
     public function testTheTestCardAsItIsDrawn(): void
     {
         $surface = SurfaceReader::read(Input::of(['panels' => [['native' => [640, 360], 'active_mm' => [640, 360]]]]));
@@ -68,7 +87,10 @@ final class RasterTest extends TestCase
         }
         self::assertNotSame($ink, $pixel(638, 165));
         $greys = array_map(static fn (int $step) => $pixel(intdiv(640 * (2 * $step + 1), 22), 345), range(0, 10));
-        self::assertSame(array_map(static fn (int $step) => array_fill(0, 3, intdiv(255 * $step, 10)), range(0, 10)), $greys);
+        self::assertSame(
+            array_map(static fn (int $step) => array_fill(0, 3, intdiv(255 * $step, 10)), range(0, 10)),
+            $greys,
+        );
 
         // From the circle's centre outwards until its line is met: left, right, up and down are equally far.
         [$centreX, $centreY] = [320, (int) round(360 * 0.46)];
@@ -89,14 +111,17 @@ final class RasterTest extends TestCase
     /** @return \Closure(int, int): array{int, int, int} the red, green and blue of a pixel of a screenshot */
     private function drawn(string $svg): \Closure
     {
-        $this->browser()->executeScript('document.body.innerHTML = arguments[0]; document.body.style.margin = 0; document.body.firstChild.style.display = "block"', [$svg]);
+        $this->browser()->executeScript(
+            'document.body.innerHTML = arguments[0]; document.body.style.margin = 0; document.body.firstChild.style.display = "block"',
+            [$svg],
+        );
         $image = imagecreatefromstring($this->browser()->takeScreenshot());
         self::assertNotFalse($image);
 
         return static function (int $x, int $y) use ($image): array {
             $colour = (int) imagecolorat($image, $x, $y);
 
-            return [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255];
+            return [($colour >> 16) & 255, ($colour >> 8) & 255, $colour & 255];
         };
     }
 

@@ -19,7 +19,11 @@ final class BenchClient
     {
         $this->client = self::uuid();
         $this->curl = curl_init() ?: throw new \RuntimeException('curl');
-        curl_setopt_array($this->curl, [\CURLOPT_RETURNTRANSFER => true, \CURLOPT_COOKIEFILE => '', \CURLOPT_TCP_NODELAY => true]);
+        curl_setopt_array($this->curl, [
+            \CURLOPT_RETURNTRANSFER => true,
+            \CURLOPT_COOKIEFILE => '',
+            \CURLOPT_TCP_NODELAY => true,
+        ]);
         $this->call('POST', '/api/session', ['email' => "$who@harrowmere.example", 'password' => 'harrowmere']);
         $this->csrf = $this->call('GET', '/api/me')['person']['csrf'];
     }
@@ -33,7 +37,8 @@ final class BenchClient
     public function call(string $method, string $path, ?array $body = null, array $headers = []): array
     {
         curl_setopt_array($this->curl, [
-            \CURLOPT_URL => $this->address.$path, \CURLOPT_CUSTOMREQUEST => $method,
+            \CURLOPT_URL => $this->address.$path,
+            \CURLOPT_CUSTOMREQUEST => $method,
             \CURLOPT_HTTPHEADER => ['X-Csrf-Token: '.$this->csrf, 'Content-Type: application/json', ...$headers],
             \CURLOPT_POSTFIELDS => $body === null ? '' : json_encode($body),
         ]);
@@ -65,14 +70,24 @@ final class BenchClient
      */
     public function batch(string $document, int $revision, array $commands): array
     {
-        return $this->call('POST', "/api/documents/$document/batches", ['batch' => self::uuid(), 'client' => $this->client, 'revision' => $revision, 'commands' => $commands]);
+        return $this->call('POST', "/api/documents/$document/batches", [
+            'batch' => self::uuid(),
+            'client' => $this->client,
+            'revision' => $revision,
+            'commands' => $commands,
+        ]);
     }
 
     /** 80 texts of which 40 shrink, 60 pictures, 20 playlists of 10, 10 clocks, 30 colours, in 20 columns of 10. */
     public function makeLoad(): void
     {
         $this->call('POST', '/api/surfaces/cafe/designs', ['design' => self::DESIGN, 'name' => 'Two hundred zones']);
-        $media = array_values(array_filter($this->call('GET', '/api/sites/harrowmere/stock')['media'], static fn (array $one) => str_starts_with($one['mime'], 'image/')));
+        $media = array_values(
+            array_filter(
+                $this->call('GET', '/api/sites/harrowmere/stock')['media'],
+                static fn (array $one) => str_starts_with($one['mime'], 'image/'),
+            ),
+        );
         $zones = ['z-0b0c1dff'];
         $splits = [];
         for ($column = 1; $column < 20; ++$column) {
@@ -88,7 +103,12 @@ final class BenchClient
             $this->edit($splits);
         }
         foreach (array_chunk($this->call('GET', '/api/documents/'.self::DESIGN)['order'], 50) as $part => $chunk) {
-            $this->edit(array_map(fn (int $i) => Sketch::fill($chunk[$i], $this->fill($part * 50 + $i, $media)), array_keys($chunk)));
+            $this->edit(
+                array_map(
+                    fn (int $i) => Sketch::fill($chunk[$i], $this->fill($part * 50 + $i, $media)),
+                    array_keys($chunk),
+                ),
+            );
         }
     }
 
@@ -97,7 +117,9 @@ final class BenchClient
     {
         $design = self::uuid();
         $this->call('POST', '/api/surfaces/cafe/designs', ['design' => $design, 'name' => "$scenes scenes"]);
-        $media = (string) array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id', 'name')['Lake at dawn.jpg'];
+        $media = (string) array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id', 'name')[
+            'Lake at dawn.jpg'
+        ];
         $zones = ['z-'.substr($design, 0, 8)];
         $commands = [];
         for ($column = 1; $column < 4; ++$column) {
@@ -109,13 +131,30 @@ final class BenchClient
             }
         }
         foreach ($zones as $index => $zone) {
-            $commands[] = Sketch::fill($zone, $index === 0 ? Sketch::clock('HH:mm', 60) : ($index % 2 === 1 ? Sketch::text("Boat $index leaves from the outer pontoon", 40) : Sketch::picture($media)));
+            $commands[] = Sketch::fill(
+                $zone,
+                $index === 0
+                    ? Sketch::clock('HH:mm', 60)
+                    : ($index % 2 === 1
+                        ? Sketch::text("Boat $index leaves from the outer pontoon", 40)
+                        : Sketch::picture($media)),
+            );
         }
         $revision = $this->batch($design, 0, $commands)['revision'];
         for ($scene = 1; $scene < $scenes; ++$scene) {
             $copies = array_combine($zones, array_map(static fn (int $i) => "s{$scene}z$i", array_keys($zones)));
-            $duplicate = ['do' => 'scene.duplicate', 'scene' => 's-rest', 'as' => "s-$scene", 'name' => "Scene $scene", 'copies' => $copies, 'joins' => true];
-            $revision = $this->batch($design, $revision, [$duplicate, ['do' => 'scene.length', 'scene' => "s-$scene", 'length' => ['kind' => 'ms', 'ms' => 10_000]]])['revision'];
+            $duplicate = [
+                'do' => 'scene.duplicate',
+                'scene' => 's-rest',
+                'as' => "s-$scene",
+                'name' => "Scene $scene",
+                'copies' => $copies,
+                'joins' => true,
+            ];
+            $revision = $this->batch($design, $revision, [
+                $duplicate,
+                ['do' => 'scene.length', 'scene' => "s-$scene", 'length' => ['kind' => 'ms', 'ms' => 10_000]],
+            ])['revision'];
         }
 
         return $design;
@@ -125,18 +164,30 @@ final class BenchClient
     public function makeSite(int $count): void
     {
         $there = count($this->call('GET', '/api/sites/harrowmere/elevation')['surfaces']);
-        $media = (string) array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id', 'name')['Lake at dawn.jpg'];
+        $media = (string) array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id', 'name')[
+            'Lake at dawn.jpg'
+        ];
         $panel = ['native' => [1920, 1080], 'active_mm' => [1209.6, 680.4], 'bezel_mm' => [1.89, 1.89, 1.89, 1.89]];
         for ($number = $there; $number < $count; ++$number) {
             $wall = $number === $count - 1;
             $shape = $wall ? ['grid' => ['columns' => 8, 'rows' => 6, 'panel' => $panel]] : ['panels' => [$panel]];
-            $surface = $this->call('POST', '/api/sites/harrowmere/surfaces', ['made_as' => self::uuid(), 'name' => "Surface $number", 'kind' => 'LCD', 'shape' => $shape, 'portrait' => false, 'sure' => true])['surface'];
+            $surface = $this->call('POST', '/api/sites/harrowmere/surfaces', [
+                'made_as' => self::uuid(),
+                'name' => "Surface $number",
+                'kind' => 'LCD',
+                'shape' => $shape,
+                'portrait' => false,
+                'sure' => true,
+            ])['surface'];
             $design = self::uuid();
             $this->call('POST', "/api/surfaces/$surface/designs", ['design' => $design, 'name' => "Design $number"]);
             $zone = 'z-'.substr($design, 0, 8);
             $this->batch($design, 0, [
-                Sketch::split($zone, 'rows', 800, 'z-low'), Sketch::split('z-low', 'columns', 1400, 'z-clock'),
-                Sketch::fill($zone, Sketch::picture($media)), Sketch::fill('z-low', Sketch::text("Surface $number", 90)), Sketch::fill('z-clock', Sketch::clock('HH:mm', 90)),
+                Sketch::split($zone, 'rows', 800, 'z-low'),
+                Sketch::split('z-low', 'columns', 1400, 'z-clock'),
+                Sketch::fill($zone, Sketch::picture($media)),
+                Sketch::fill('z-low', Sketch::text("Surface $number", 90)),
+                Sketch::fill('z-clock', Sketch::clock('HH:mm', 90)),
             ]);
         }
     }
@@ -151,8 +202,14 @@ final class BenchClient
         $picture = static fn (int $i) => Sketch::picture((string) $media[$i % count($media)]['id']);
 
         return match (true) {
-            $number < 40 => Sketch::text("Boat $number leaves from the outer pontoon at low water", 24, ['mode' => 'wrap']),
-            $number < 80 => Sketch::text("Boat $number leaves from the outer pontoon at low water and waits there", 90, ['min_size' => 8, 'padding' => 4]),
+            $number < 40 => Sketch::text("Boat $number leaves from the outer pontoon at low water", 24, [
+                'mode' => 'wrap',
+            ]),
+            $number < 80 => Sketch::text(
+                "Boat $number leaves from the outer pontoon at low water and waits there",
+                90,
+                ['min_size' => 8, 'padding' => 4],
+            ),
             $number < 140 => $picture($number),
             $number < 160 => Sketch::playlist(array_map(static fn (int $i) => [$picture($i), 4000 + $i], range(0, 9))),
             $number < 170 => Sketch::clock('HH:mm:ss', 40, ['padding' => 4]),

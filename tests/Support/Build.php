@@ -48,7 +48,12 @@ final class Build
     /** 1320 and 600 over a strip of 200: zones a, b and c. */
     public static function board(): Design
     {
-        return self::apply(self::design(), Sketch::split('a', 'rows', 880, 'c'), Sketch::split('a', 'columns', 1320, 'b'), Sketch::size('c', '200px'))->after;
+        return self::apply(
+            self::design(),
+            Sketch::split('a', 'rows', 880, 'c'),
+            Sketch::split('a', 'columns', 1320, 'b'),
+            Sketch::size('c', '200px'),
+        )->after;
     }
 
     /** @param array<string, mixed> $fill */
@@ -76,7 +81,13 @@ final class Build
             }
         };
 
-        return new PlanContext($shelf, new TestFonts(), new \DateTimeZone('Europe/London'), 1_774_000_000_000, Rational::of(1));
+        return new PlanContext(
+            $shelf,
+            new TestFonts(),
+            new \DateTimeZone('Europe/London'),
+            1_774_000_000_000,
+            Rational::of(1),
+        );
     }
 
     public static function picture(string $id, int $width, int $height): MediaFacts

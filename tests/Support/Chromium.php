@@ -19,15 +19,37 @@ final class Chromium
      * @param array{int, int} $viewport
      * @param ?string         $trace    a file for the browser's own trace of its frames, written when it quits
      */
-    public static function open(array $viewport = [1280, 800], ?string $profile = null, ?string $trace = null): RemoteWebDriver
-    {
+    public static function open(
+        array $viewport = [1280, 800],
+        ?string $profile = null,
+        ?string $trace = null,
+    ): RemoteWebDriver {
         self::start();
         $profile ??= sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions())->addArguments([
-            '--headless', '--no-sandbox', '--disable-gpu', '--disable-dev-shm-usage', '--disable-quic', '--no-first-run',
-            '--disable-background-networking', '--disable-component-update', '--disable-sync', '--autoplay-policy=no-user-gesture-required',
-            '--hide-scrollbars', '--force-device-scale-factor=1', '--lang=en-GB', "--user-data-dir=$profile", "--window-size={$viewport[0]},{$viewport[1]}",
-            ...($trace === null ? [] : ['--trace-startup='.FrameTrace::CATEGORIES, "--trace-startup-file=$trace", '--trace-startup-duration=0', '--trace-startup-format=json']),
+            '--headless',
+            '--no-sandbox',
+            '--disable-gpu',
+            '--disable-dev-shm-usage',
+            '--disable-quic',
+            '--no-first-run',
+            '--disable-background-networking',
+            '--disable-component-update',
+            '--disable-sync',
+            '--autoplay-policy=no-user-gesture-required',
+            '--hide-scrollbars',
+            '--force-device-scale-factor=1',
+            '--lang=en-GB',
+            "--user-data-dir=$profile",
+            "--window-size={$viewport[0]},{$viewport[1]}",
+            ...$trace === null
+                ? []
+                : [
+                    '--trace-startup='.FrameTrace::CATEGORIES,
+                    "--trace-startup-file=$trace",
+                    '--trace-startup-duration=0',
+                    '--trace-startup-format=json',
+                ],
         ]);
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
@@ -53,7 +75,15 @@ final class Chromium
     {
         [$width, $height] = $browser->executeScript('return [innerWidth, innerHeight]');
         $size = $browser->manage()->window()->getSize();
-        $browser->manage()->window()->setSize(new \Facebook\WebDriver\WebDriverDimension($size->getWidth() + $viewport[0] - $width, $size->getHeight() + $viewport[1] - $height));
+        $browser
+            ->manage()
+            ->window()
+            ->setSize(
+                new \Facebook\WebDriver\WebDriverDimension(
+                    $size->getWidth() + $viewport[0] - $width,
+                    $size->getHeight() + $viewport[1] - $height,
+                ),
+            );
     }
 
     private static function start(): void

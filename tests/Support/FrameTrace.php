@@ -18,7 +18,8 @@ final class FrameTrace
     public static function drag(Page $page, string $css, int $frames, int $stepX): void
     {
         $page->browser->manage()->timeouts()->setScriptTimeout(60);
-        $page->browser->executeAsyncScript(<<<'JS'
+        $page->browser->executeAsyncScript(
+            <<<'JS'
             const [css, frames, step, done] = arguments
             const target = document.querySelector(css)
             const box = target.getBoundingClientRect()
@@ -36,7 +37,10 @@ final class FrameTrace
               send('pointercancel', window)
               done()
             })
-            JS, [$css, $frames, $stepX]);
+            JS
+            ,
+            [$css, $frames, $stepX],
+        );
     }
 
     /**
@@ -47,15 +51,35 @@ final class FrameTrace
     public static function intervalsMs(string $file): array
     {
         $end = microtime(true) + self::WRITING_S;
-        while (!is_array($trace = is_file($file) ? json_decode((string) file_get_contents($file), true) : null) && microtime(true) < $end) {
+        while (
+            !is_array($trace = is_file($file) ? json_decode((string) file_get_contents($file), true) : null)
+            && microtime(true) < $end
+        ) {
             usleep(100_000);
             clearstatcache(true, $file);
         }
-        $events = is_array($trace) ? $trace['traceEvents'] : throw new \RuntimeException("The browser wrote no trace to $file.");
-        $marks = array_column(array_filter($events, static fn (array $event) => str_starts_with((string) $event['name'], 'drag-')), 'ts', 'name');
-        $drawn = array_column(array_filter($events, static fn (array $event) => $event['name'] === 'DrawFrame' && $event['ts'] >= $marks['drag-start'] && $event['ts'] <= $marks['drag-end']), 'ts');
+        $events = is_array($trace)
+            ? $trace['traceEvents']
+            : throw new \RuntimeException("The browser wrote no trace to $file.");
+        $marks = array_column(
+            array_filter($events, static fn (array $event) => str_starts_with((string) $event['name'], 'drag-')),
+            'ts',
+            'name',
+        );
+        $drawn = array_column(
+            array_filter(
+                $events,
+                static fn (array $event) => $event['name'] === 'DrawFrame'
+                    && $event['ts'] >= $marks['drag-start']
+                    && $event['ts'] <= $marks['drag-end'],
+            ),
+            'ts',
+        );
         sort($drawn);
 
-        return array_map(static fn (int $i) => ($drawn[$i] - $drawn[$i - 1]) / 1000, array_keys(array_slice($drawn, 1, null, true)));
+        return array_map(
+            static fn (int $i) => ($drawn[$i] - $drawn[$i - 1]) / 1000,
+            array_keys(array_slice($drawn, 1, null, true)),
+        );
     }
 }

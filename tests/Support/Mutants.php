@@ -16,15 +16,33 @@ use Random\Randomizer;
 final class Mutants
 {
     private const OPERATORS = [
-        '<' => '<=', '<=' => '<', '>' => '>=', '>=' => '>', '===' => '!==', '!==' => '===', '+' => '-', '-' => '+', '*' => '+', '%' => '*',
-        '&&' => '||', '||' => '&&',
+        '<' => '<=',
+        '<=' => '<',
+        '>' => '>=',
+        '>=' => '>',
+        '===' => '!==',
+        '!==' => '===',
+        '+' => '-',
+        '-' => '+',
+        '*' => '+',
+        '%' => '*',
+        '&&' => '||',
+        '||' => '&&',
     ];
-    private const CALLS = ['min' => 'max', 'max' => 'min', 'ceil' => 'floor', 'floor' => 'ceil', 'array_key_first' => 'array_key_last', 'array_key_last' => 'array_key_first'];
+    private const CALLS = [
+        'min' => 'max',
+        'max' => 'min',
+        'ceil' => 'floor',
+        'floor' => 'ceil',
+        'array_key_first' => 'array_key_last',
+        'array_key_last' => 'array_key_first',
+    ];
 
     /**
      * @param list<string> $files
      *
-     * @return list<array{file: string, line: int, class: string, what: string, code: string}> so many, chosen by the seed
+     * @return list<array{file: string, line: int, class: string, what: string, code: string}> so many, chosen by the
+     *     seed
      */
     public static function of(array $files, int $count, int $seed): array
     {
@@ -45,15 +63,18 @@ final class Mutants
         $finder = new NodeFinder();
         $namespace = $finder->findFirstInstanceOf($tree, Node\Stmt\Namespace_::class);
         $class = $finder->findFirstInstanceOf($tree, Node\Stmt\ClassLike::class);
-        if (!$namespace instanceof Node\Stmt\Namespace_ || !$class instanceof Node\Stmt\ClassLike) {
+        if (!($namespace instanceof Node\Stmt\Namespace_) || !($class instanceof Node\Stmt\ClassLike)) {
             return [];
         }
         $mutants = [];
         foreach ($finder->find($tree, static fn (Node $node) => $node instanceof Expr) as $node) {
             foreach (self::changes($node, $code) as [$from, $length, $text]) {
                 $mutants[] = [
-                    'file' => $file, 'line' => $node->getStartLine(), 'class' => "$namespace->name\\$class->name",
-                    'what' => trim(substr($code, $from, $length)).' → '.trim($text), 'code' => substr_replace($code, $text, $from, $length),
+                    'file' => $file,
+                    'line' => $node->getStartLine(),
+                    'class' => "$namespace->name\\$class->name",
+                    'what' => trim(substr($code, $from, $length)).' → '.trim($text),
+                    'code' => substr_replace($code, $text, $from, $length),
                 ];
             }
         }
@@ -71,7 +92,9 @@ final class Mutants
             $between = $node->left->getEndFilePos() + 1;
             $at = strpos($code, $sign, $between);
 
-            return isset(self::OPERATORS[$sign]) && $at !== false && $at < $node->right->getStartFilePos() ? [[$at, strlen($sign), self::OPERATORS[$sign]]] : [];
+            return isset(self::OPERATORS[$sign]) && $at !== false && $at < $node->right->getStartFilePos()
+                ? [[$at, strlen($sign), self::OPERATORS[$sign]]]
+                : [];
         }
 
         return match (true) {
@@ -79,7 +102,9 @@ final class Mutants
             $node instanceof Expr\BooleanNot => [[$from, 1, '']],
             $node instanceof Expr\ConstFetch && $node->name->toLowerString() === 'true' => [[$from, $length, 'false']],
             $node instanceof Expr\ConstFetch && $node->name->toLowerString() === 'false' => [[$from, $length, 'true']],
-            $node instanceof Expr\FuncCall && $node->name instanceof Node\Name && isset(self::CALLS[$node->name->toString()]) => [[$from, strlen($node->name->toString()), self::CALLS[$node->name->toString()]]],
+            $node instanceof Expr\FuncCall
+                && $node->name instanceof Node\Name
+                && isset(self::CALLS[$node->name->toString()]) => [[$from, strlen($node->name->toString()), self::CALLS[$node->name->toString()]]],
             default => [],
         };
     }

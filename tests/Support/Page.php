@@ -13,7 +13,10 @@ use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
 
-/** The app as a person has it before them: what is seen, clicked, dragged and typed. Everything waits for a condition, never for a time. */
+/**
+ * The app as a person has it before them: what is seen, clicked, dragged and typed. Everything waits for a condition,
+ * never for a time.
+ */
 final class Page
 {
     private const PATIENCE_S = 15;
@@ -58,18 +61,23 @@ final class Page
     /** @return list<RemoteWebElement> that are shown */
     public function all(string $css): array
     {
-        return array_values(array_filter($this->browser->findElements(WebDriverBy::cssSelector($css)), static fn (RemoteWebElement $element) => $element->isDisplayed()));
+        return array_values(
+            array_filter(
+                $this->browser->findElements(WebDriverBy::cssSelector($css)),
+                static fn (RemoteWebElement $element) => $element->isDisplayed(),
+            ),
+        );
     }
 
     /** Clicks a button, link or tab by its words or its label. */
     public function press(string $name, string $within = 'body'): self
     {
         $script = <<<'JS'
-            const [root, name] = arguments
-            const words = (e) => (e.getAttribute('aria-label') || e.innerText || '').trim()
-            const near = [...document.querySelectorAll(root + ' button, ' + root + ' a, ' + root + ' [role=tab], ' + root + ' label')].filter((e) => e.getClientRects().length && !e.disabled)
-            return near.find((e) => words(e) === name) || near.find((e) => words(e).startsWith(name)) || null
-            JS;
+        const [root, name] = arguments
+        const words = (e) => (e.getAttribute('aria-label') || e.innerText || '').trim()
+        const near = [...document.querySelectorAll(root + ' button, ' + root + ' a, ' + root + ' [role=tab], ' + root + ' label')].filter((e) => e.getClientRects().length && !e.disabled)
+        return near.find((e) => words(e) === name) || near.find((e) => words(e).startsWith(name)) || null
+        JS;
         $this->until("button “{$name}”", function () use ($script, $within, $name) {
             $found = $this->element($script, $within, $name);
             $found?->click();
@@ -135,9 +143,9 @@ final class Page
     public function tick(string $label): self
     {
         $script = <<<'JS'
-            const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().startsWith(arguments[0]))
-            return label ? (label.control || label.querySelector('input')) : null
-            JS;
+        const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().startsWith(arguments[0]))
+        return label ? (label.control || label.querySelector('input')) : null
+        JS;
         $this->until("box “{$label}”", fn () => $this->element($script, $label))->click();
 
         return $this;
@@ -146,9 +154,9 @@ final class Page
     public function field(string $label): RemoteWebElement
     {
         $script = <<<'JS'
-            const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().split('\n')[0].trim() === arguments[0])
-            return label ? (label.control || label.querySelector('input, select, textarea')) : null
-            JS;
+        const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().split('\n')[0].trim() === arguments[0])
+        return label ? (label.control || label.querySelector('input, select, textarea')) : null
+        JS;
 
         return $this->until("field “{$label}”", fn () => $this->element($script, $label));
     }
@@ -167,7 +175,10 @@ final class Page
     {
         $actions = (new WebDriverActions($this->browser))->clickAndHold($this->find($css));
         for ($step = 1; $step <= 4; ++$step) {
-            $actions->moveByOffset(intdiv($byX * $step, 4) - intdiv($byX * ($step - 1), 4), intdiv($byY * $step, 4) - intdiv($byY * ($step - 1), 4));
+            $actions->moveByOffset(
+                intdiv($byX * $step, 4) - intdiv($byX * ($step - 1), 4),
+                intdiv($byY * $step, 4) - intdiv($byY * ($step - 1), 4),
+            );
         }
         $actions->release()->perform();
 
@@ -176,7 +187,13 @@ final class Page
 
     public function dragTo(RemoteWebElement $from, RemoteWebElement $to): self
     {
-        (new WebDriverActions($this->browser))->clickAndHold($from)->moveByOffset(8, 8)->moveToElement($to)->moveByOffset(2, 2)->release()->perform();
+        (new WebDriverActions($this->browser))
+            ->clickAndHold($from)
+            ->moveByOffset(8, 8)
+            ->moveToElement($to)
+            ->moveByOffset(2, 2)
+            ->release()
+            ->perform();
 
         return $this;
     }
@@ -210,7 +227,10 @@ final class Page
             }
             usleep(30_000);
         } while (microtime(true) < $end);
-        throw new \RuntimeException("Waited in vain for $what at {$this->browser->getCurrentURL()}. $last ".mb_substr((string) $this->browser->executeScript('return document.body.innerText'), 0, 1500));
+        throw new \RuntimeException(
+            "Waited in vain for $what at {$this->browser->getCurrentURL()}. $last ".
+                mb_substr((string) $this->browser->executeScript('return document.body.innerText'), 0, 1500),
+        );
     }
 
     /** An element found by a script; the driver gives its id only. */
@@ -218,7 +238,9 @@ final class Page
     {
         $found = $this->browser->executeScript($script, $arguments);
 
-        return is_array($found) ? new RemoteWebElement(new RemoteExecuteMethod($this->browser), (string) reset($found), true) : null;
+        return is_array($found)
+            ? new RemoteWebElement(new RemoteExecuteMethod($this->browser), (string) reset($found), true)
+            : null;
     }
 
     public function shot(string $path): void

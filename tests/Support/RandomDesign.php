@@ -45,8 +45,17 @@ final class RandomDesign
             1 => ['do' => 'design.reflow', 'by' => $this->one(['short_side', 'same_mm', 'same_px'])],
             2 => ['do' => 'layout.make', 'scene' => $scene, 'way' => $this->one(['same', 'crossed'])],
             3 => ['do' => 'layout.put', 'scene' => $scene, 'content' => null, 'zones' => []],
-            4 => ['do' => 'round.set', 'round' => array_values(array_unique([$scene, ...array_slice($design->order, 0, $this->random->getInt(0, 3))]))],
-            default => ['do' => 'scene.move', 'scene' => $scene, 'before' => $this->chance(2) ? null : $this->one($design->order)],
+            4 => [
+                'do' => 'round.set',
+                'round' => array_values(
+                    array_unique([$scene, ...array_slice($design->order, 0, $this->random->getInt(0, 3))]),
+                ),
+            ],
+            default => [
+                'do' => 'scene.move',
+                'scene' => $scene,
+                'before' => $this->chance(2) ? null : $this->one($design->order),
+            ],
         };
     }
 
@@ -56,13 +65,40 @@ final class RandomDesign
         $scene = $at->scene->id;
 
         return match ($this->random->getInt(0, 6)) {
-            0 => ['do' => 'scene.add', 'scene' => "s$new", 'name' => "Scene $new", 'zone' => "z$new", 'before' => $this->chance(2) ? null : $scene, 'joins' => $this->chance(2)],
-            1 => ['do' => 'scene.duplicate', 'scene' => $scene, 'as' => "s$new", 'name' => 'Again', 'copies' => $this->chance(2) ? [] : [$at->tree()->paneIds()[0] => "z$new"], 'joins' => $this->chance(2)],
+            0 => [
+                'do' => 'scene.add',
+                'scene' => "s$new",
+                'name' => "Scene $new",
+                'zone' => "z$new",
+                'before' => $this->chance(2) ? null : $scene,
+                'joins' => $this->chance(2),
+            ],
+            1 => [
+                'do' => 'scene.duplicate',
+                'scene' => $scene,
+                'as' => "s$new",
+                'name' => 'Again',
+                'copies' => $this->chance(2) ? [] : [$at->tree()->paneIds()[0] => "z$new"],
+                'joins' => $this->chance(2),
+            ],
             2 => ['do' => 'scene.remove', 'scene' => $scene],
             3 => ['do' => 'scene.name', 'scene' => $scene, 'name' => "Scene $new"],
-            4 => ['do' => 'scene.length', 'scene' => $scene, 'length' => $this->one([['kind' => 'open'], ['kind' => 'longest'], ['kind' => 'ms', 'ms' => 9000], ['kind' => 'leader', 'zone' => 'a']])],
+            4 => [
+                'do' => 'scene.length',
+                'scene' => $scene,
+                'length' => $this->one([
+                    ['kind' => 'open'],
+                    ['kind' => 'longest'],
+                    ['kind' => 'ms', 'ms' => 9000],
+                    ['kind' => 'leader', 'zone' => 'a'],
+                ]),
+            ],
             5 => ['do' => 'scene.ground', 'scene' => $scene, 'ground' => Sketch::colour('#'.substr(md5($new), 0, 6))],
-            default => ['do' => 'scene.transition', 'scene' => $scene, 'transition' => $this->one([['kind' => 'cut', 'ms' => 0], ['kind' => 'fade', 'ms' => 700]])],
+            default => [
+                'do' => 'scene.transition',
+                'scene' => $scene,
+                'transition' => $this->one([['kind' => 'cut', 'ms' => 0], ['kind' => 'fade', 'ms' => 700]]),
+            ],
         };
     }
 
@@ -79,21 +115,68 @@ final class RandomDesign
         $rect = $at->glazing()->panes[$pane];
         $axis = $this->one(['columns', 'rows']);
 
-        return $here + match ($this->random->getInt(0, 7)) {
-            0, 1 => [
-                'do' => 'pane.split', 'pane' => $pane, 'split' => $axis, 'new_zone' => $this->chance(4) ? $this->one(array_map(strval(...), array_keys($at->design->zones))) : "z$new", 'new_split' => "g$new",
-                'at' => $axis === 'columns' ? $rect->x + intdiv($rect->width, 2) : $rect->y + intdiv($rect->height, 2), 'new_first' => $this->chance(3),
-            ],
-            2 => ['do' => 'pane.merge', 'pane' => $line?->partIds[1] ?? 'none', 'into' => $line?->partIds[0] ?? 'none'],
-            3 => ['do' => 'mullion.move', 'after' => [$line?->partIds[1] ?? 'none'], 'at' => max(0, ($line->at ?? 0) + $this->random->getInt(-40, 40))],
-            4 => ['do' => 'part.size', 'part' => $pane, 'size' => $this->random->getInt(50, 700).$this->one(['px', 'fr'])],
-            5 => ['do' => 'split.gutter', 'split' => $line->splitId ?? 'none', 'gutter' => $this->random->getInt(0, 20)],
-            6 => ['do' => 'pane.span', 'pane' => $pane, 'over' => [[$x, $y, $this->random->getInt(1, $canvas->width - $x), $this->random->getInt(1, $canvas->height - $y)]], 'new' => "n$new"],
-            default => [
-                'do' => 'glazing.put', 'part' => $pane, 'size' => '1fr', 'zones' => ["z$new" => ['name' => '', 'fill' => ['kind' => 'empty']]],
-                'tree' => ['id' => "g$new", 'split' => $axis, 'gutter' => 0, 'parts' => [['size' => '30%', 'pane' => $pane], ['size' => '1fr', 'min' => 5, 'pane' => "z$new"]]],
-            ],
-        };
+        return $here +
+            match ($this->random->getInt(0, 7)) {
+                0, 1 => [
+                    'do' => 'pane.split',
+                    'pane' => $pane,
+                    'split' => $axis,
+                    'new_zone' => $this->chance(4)
+                        ? $this->one(array_map(strval(...), array_keys($at->design->zones)))
+                        : "z$new",
+                    'new_split' => "g$new",
+                    'at' => $axis === 'columns' ? $rect->x + intdiv($rect->width, 2) : $rect->y + intdiv($rect->height, 2),
+                    'new_first' => $this->chance(3),
+                ],
+                2 => [
+                    'do' => 'pane.merge',
+                    'pane' => $line?->partIds[1] ?? 'none',
+                    'into' => $line?->partIds[0] ?? 'none',
+                ],
+                3 => [
+                    'do' => 'mullion.move',
+                    'after' => [$line?->partIds[1] ?? 'none'],
+                    'at' => max(0, ($line->at ?? 0) + $this->random->getInt(-40, 40)),
+                ],
+                4 => [
+                    'do' => 'part.size',
+                    'part' => $pane,
+                    'size' => $this->random->getInt(50, 700).$this->one(['px', 'fr']),
+                ],
+                5 => [
+                    'do' => 'split.gutter',
+                    'split' => $line->splitId ?? 'none',
+                    'gutter' => $this->random->getInt(0, 20),
+                ],
+                6 => [
+                    'do' => 'pane.span',
+                    'pane' => $pane,
+                    'over' => [
+                        [
+                            $x,
+                            $y,
+                            $this->random->getInt(1, $canvas->width - $x),
+                            $this->random->getInt(1, $canvas->height - $y),
+                        ],
+                    ],
+                    'new' => "n$new",
+                ],
+                default => [
+                    'do' => 'glazing.put',
+                    'part' => $pane,
+                    'size' => '1fr',
+                    'zones' => ["z$new" => ['name' => '', 'fill' => ['kind' => 'empty']]],
+                    'tree' => [
+                        'id' => "g$new",
+                        'split' => $axis,
+                        'gutter' => 0,
+                        'parts' => [
+                            ['size' => '30%', 'pane' => $pane],
+                            ['size' => '1fr', 'min' => 5, 'pane' => "z$new"],
+                        ],
+                    ],
+                ],
+            };
     }
 
     /**
@@ -109,15 +192,36 @@ final class RandomDesign
         $lengths = fn () => [$this->random->getInt(5, 600).'px', $this->random->getInt(1, 60).'.5%'];
         $pane = $at->tree()->paneIds()[0];
 
-        return $here + match ($float === null ? 0 : $this->random->getInt(0, 6)) {
-            0 => ['do' => 'float.place', 'float' => ['zone' => $this->chance(5) ? $zone : "z$new", 'frame' => $this->one(['canvas', "pane:$pane"]), 'anchor' => $this->one(self::ANCHORS), 'offset' => $lengths(), 'size' => $lengths(), 'turn' => 0], 'before' => $this->chance(2) ? null : $known],
-            1 => ['do' => 'float.move', 'zone' => $known, 'offset' => $lengths()],
-            2 => ['do' => 'float.size', 'zone' => $known, 'size' => $lengths()],
-            3 => ['do' => 'float.turn', 'zone' => $known, 'turn' => $this->random->getInt(-9000, 9000)],
-            4 => ['do' => 'float.anchor', 'zone' => $known, 'frame' => "pane:$pane", 'anchor' => $this->one(self::ANCHORS)],
-            5 => ['do' => 'float.order', 'zone' => $known, 'before' => $this->chance(2) ? null : $this->one($floats)->zone],
-            default => ['do' => 'float.remove', 'zone' => $known],
-        };
+        return $here +
+            match ($float === null ? 0 : $this->random->getInt(0, 6)) {
+                0 => [
+                    'do' => 'float.place',
+                    'float' => [
+                        'zone' => $this->chance(5) ? $zone : "z$new",
+                        'frame' => $this->one(['canvas', "pane:$pane"]),
+                        'anchor' => $this->one(self::ANCHORS),
+                        'offset' => $lengths(),
+                        'size' => $lengths(),
+                        'turn' => 0,
+                    ],
+                    'before' => $this->chance(2) ? null : $known,
+                ],
+                1 => ['do' => 'float.move', 'zone' => $known, 'offset' => $lengths()],
+                2 => ['do' => 'float.size', 'zone' => $known, 'size' => $lengths()],
+                3 => ['do' => 'float.turn', 'zone' => $known, 'turn' => $this->random->getInt(-9000, 9000)],
+                4 => [
+                    'do' => 'float.anchor',
+                    'zone' => $known,
+                    'frame' => "pane:$pane",
+                    'anchor' => $this->one(self::ANCHORS),
+                ],
+                5 => [
+                    'do' => 'float.order',
+                    'zone' => $known,
+                    'before' => $this->chance(2) ? null : $this->one($floats)->zone,
+                ],
+                default => ['do' => 'float.remove', 'zone' => $known],
+            };
     }
 
     /** @return array<string, mixed> */
@@ -126,19 +230,46 @@ final class RandomDesign
         $fill = ($design->zones[$zone] ?? null)?->fill();
         $entries = $fill instanceof PlaylistFill ? $fill->entries : [];
         $known = $entries === [] ? 'none' : $this->one($entries)->id;
-        $entry = static fn (string $id) => ['id' => $id, 'fill' => Sketch::colour('#445566'), 'duration_ms' => 1000, 'enabled' => true, 'transition' => ['kind' => 'cut', 'ms' => 0]];
+        $entry = static fn (string $id) => [
+            'id' => $id,
+            'fill' => Sketch::colour('#445566'),
+            'duration_ms' => 1000,
+            'enabled' => true,
+            'transition' => ['kind' => 'cut', 'ms' => 0],
+        ];
         $here = ['zone' => $zone];
 
         return match ($this->random->getInt(0, 8)) {
             0 => Sketch::name($zone, "Zone $new"),
-            1 => ['do' => 'fill.set', 'fill' => $this->one([Sketch::clock('HH:mm', 90), Sketch::text("Text $new", 40), Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]])])] + $here,
+            1 => [
+                'do' => 'fill.set',
+                'fill' => $this->one([
+                    Sketch::clock('HH:mm', 90),
+                    Sketch::text("Text $new", 40),
+                    Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]]),
+                ]),
+            ] + $here,
             2 => ['do' => 'zone.runs_on', 'on' => $this->chance(2)] + $here,
-            3 => ['do' => 'zone.exchange', 'scene' => $scene, 'from' => $zone, 'to' => $this->one(array_map(strval(...), array_keys($design->zones))), 'zones' => []],
+            3 => [
+                'do' => 'zone.exchange',
+                'scene' => $scene,
+                'from' => $zone,
+                'to' => $this->one(array_map(strval(...), array_keys($design->zones))),
+                'zones' => [],
+            ],
             4 => ['do' => 'zone.copy', 'scene' => $scene, 'zone' => $zone, 'as' => "z$new"],
-            5 => ['do' => 'entry.add', 'entry' => $entry("e$new"), 'before' => $known === 'none' ? null : $known] + $here,
+            5 => ['do' => 'entry.add', 'entry' => $entry("e$new"), 'before' => $known === 'none' ? null : $known] +
+                $here,
             6 => ['do' => 'entry.remove', 'entry' => count($entries) < 2 ? 'none' : $known] + $here,
-            7 => ['do' => 'entry.move', 'entry' => $known, 'before' => $entries === [] || $this->chance(2) ? null : $this->one($entries)->id] + $here,
-            default => ['do' => 'entry.set', 'entry' => ['duration_ms' => $this->random->getInt(1, 9000)] + $entry($known)] + $here,
+            7 => [
+                'do' => 'entry.move',
+                'entry' => $known,
+                'before' => $entries === [] || $this->chance(2) ? null : $this->one($entries)->id,
+            ] + $here,
+            default => [
+                'do' => 'entry.set',
+                'entry' => ['duration_ms' => $this->random->getInt(1, 9000)] + $entry($known),
+            ] + $here,
         };
     }
 

@@ -23,9 +23,21 @@ final class Stack
     {
         $root = \dirname(__DIR__, 2);
         $address = (string) getenv('UPPER_PANE_URL');
-        $process = new Process(['setsid', 'bash', '-c', "for fd in /proc/self/fd/*; do n=\${fd##*/}; [ \$n -gt 2 ] && eval \"exec \$n>&-\"; done 2>/dev/null; . '$root/bin/lib/say.sh'; . '$root/bin/lib/stack.sh'; $what"], env: [
-            'ROOT' => $root, 'STACK' => (string) getenv('STACK'), 'HOST' => '127.0.0.1', 'PORT' => (string) parse_url($address, \PHP_URL_PORT), 'FLUSH' => '0',
-        ]);
+        $process = new Process(
+            [
+                'setsid',
+                'bash',
+                '-c',
+                "for fd in /proc/self/fd/*; do n=\${fd##*/}; [ \$n -gt 2 ] && eval \"exec \$n>&-\"; done 2>/dev/null; . '$root/bin/lib/say.sh'; . '$root/bin/lib/stack.sh'; $what",
+            ],
+            env: [
+                'ROOT' => $root,
+                'STACK' => (string) getenv('STACK'),
+                'HOST' => '127.0.0.1',
+                'PORT' => (string) parse_url($address, \PHP_URL_PORT),
+                'FLUSH' => '0',
+            ],
+        );
         $process->disableOutput()->setTimeout(60)->mustRun();
     }
 }

@@ -16,7 +16,12 @@ final class TestFonts implements Fonts
 
     public function face(string $family, int $weight): FontFace
     {
-        return self::$faces["$family $weight"] ??= FontFace::ofTables($family, $weight, "$family-$weight.ttf", FontReader::tables((string) file_get_contents(self::path($family, $weight))));
+        return self::$faces["$family $weight"] ??= FontFace::ofTables(
+            $family,
+            $weight,
+            "$family-$weight.ttf",
+            FontReader::tables((string) file_get_contents(self::path($family, $weight))),
+        );
     }
 
     public static function path(string $family, int $weight): string

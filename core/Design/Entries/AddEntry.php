@@ -13,7 +13,10 @@ use UpperPane\Core\Design\Fill\Entry;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Spot;
 
-/** `entry.add`: a new entry in front of another, or at the end. Refuses `playlist.gone`, `playlist.entry_twice`, `playlist.full`, `playlist.entry_gone`. */
+/**
+ * `entry.add`: a new entry in front of another, or at the end. Refuses `playlist.gone`, `playlist.entry_twice`,
+ * `playlist.full`, `playlist.entry_gone`.
+ */
 final readonly class AddEntry implements DesignCommand
 {
     public const NAME = 'entry.add';
@@ -42,7 +45,14 @@ final readonly class AddEntry implements DesignCommand
             Playing::entry($playlist, $this->before, '/before');
         }
 
-        return Playing::change($document, $this->zone, $playlist->withInserted($this->entry, $this->before), new RemoveEntry($this->zone, $this->entry->id), Spot::entries($this->zone), Spot::entry($this->zone, $this->entry->id));
+        return Playing::change(
+            $document,
+            $this->zone,
+            $playlist->withInserted($this->entry, $this->before),
+            new RemoveEntry($this->zone, $this->entry->id),
+            Spot::entries($this->zone),
+            Spot::entry($this->zone, $this->entry->id),
+        );
     }
 
     public function target(): null
@@ -52,6 +62,11 @@ final readonly class AddEntry implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'zone' => $this->zone, 'entry' => $this->entry->toArray(), 'before' => $this->before];
+        return [
+            'do' => self::NAME,
+            'zone' => $this->zone,
+            'entry' => $this->entry->toArray(),
+            'before' => $this->before,
+        ];
     }
 }

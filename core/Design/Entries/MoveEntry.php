@@ -34,9 +34,18 @@ final readonly class MoveEntry implements DesignCommand
         if ($this->before !== null) {
             Playing::entry($playlist, $this->before, '/before');
         }
-        $moved = $this->before === $this->entry ? $playlist : $playlist->without($this->entry)->withInserted($entry, $this->before);
+        $moved =
+            $this->before === $this->entry
+                ? $playlist
+                : $playlist->without($this->entry)->withInserted($entry, $this->before);
 
-        return Playing::change($document, $this->zone, $moved, new self($this->zone, $this->entry, $follower), Spot::entries($this->zone));
+        return Playing::change(
+            $document,
+            $this->zone,
+            $moved,
+            new self($this->zone, $this->entry, $follower),
+            Spot::entries($this->zone),
+        );
     }
 
     public function target(): null

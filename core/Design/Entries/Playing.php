@@ -22,7 +22,9 @@ final class Playing
     {
         $fill = $design->zone($zone)->fill();
 
-        return $fill instanceof PlaylistFill ? $fill : throw Refusal::because('playlist.gone', '/zone', ['zone' => $zone]);
+        return $fill instanceof PlaylistFill
+            ? $fill
+            : throw Refusal::because('playlist.gone', '/zone', ['zone' => $zone]);
     }
 
     /** @throws Refusal `playlist.entry_gone` */
@@ -36,8 +38,13 @@ final class Playing
      *
      * @return Change<Design>
      */
-    public static function change(Design $design, string $zone, PlaylistFill $playlist, Command $inverse, Scope ...$writes): Change
-    {
+    public static function change(
+        Design $design,
+        string $zone,
+        PlaylistFill $playlist,
+        Command $inverse,
+        Scope ...$writes,
+    ): Change {
         return new Change(
             $design->withZone($design->zone($zone)->withFill($playlist)),
             [$inverse],

@@ -32,7 +32,14 @@ final readonly class RemoveEntry implements DesignCommand
         $entry = Playing::entry($playlist, $this->entry);
         $inverse = new AddEntry($this->zone, $entry, $playlist->follower($this->entry));
 
-        return Playing::change($document, $this->zone, $playlist->without($this->entry), $inverse, Spot::entries($this->zone), Spot::entry($this->zone, $this->entry));
+        return Playing::change(
+            $document,
+            $this->zone,
+            $playlist->without($this->entry),
+            $inverse,
+            Spot::entries($this->zone),
+            Spot::entry($this->zone, $this->entry),
+        );
     }
 
     public function target(): null

@@ -12,7 +12,10 @@ use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Fill\Entry;
 use UpperPane\Core\Design\Spot;
 
-/** `entry.set`: an entry’s fill, duration, transition and whether it is enabled; its place stays. Refuses `playlist.gone`, `playlist.entry_gone`. */
+/**
+ * `entry.set`: an entry’s fill, duration, transition and whether it is enabled; its place stays. Refuses
+ * `playlist.gone`, `playlist.entry_gone`.
+ */
 final readonly class SetEntry implements DesignCommand
 {
     public const NAME = 'entry.set';
@@ -33,7 +36,13 @@ final readonly class SetEntry implements DesignCommand
         $playlist = Playing::of($document, $this->zone);
         $old = Playing::entry($playlist, $this->entry->id, '/entry/id');
 
-        return Playing::change($document, $this->zone, $playlist->withReplaced($this->entry), new self($this->zone, $old), Spot::entry($this->zone, $this->entry->id));
+        return Playing::change(
+            $document,
+            $this->zone,
+            $playlist->withReplaced($this->entry),
+            new self($this->zone, $old),
+            Spot::entry($this->zone, $this->entry->id),
+        );
     }
 
     public function target(): Scope

@@ -42,8 +42,11 @@ final readonly class Entry
     public function toArray(): array
     {
         return [
-            'id' => $this->id, 'fill' => $this->fill->toArray(), 'duration_ms' => $this->durationMs,
-            'enabled' => $this->enabled, 'transition' => $this->transition->toArray(),
+            'id' => $this->id,
+            'fill' => $this->fill->toArray(),
+            'duration_ms' => $this->durationMs,
+            'enabled' => $this->enabled,
+            'transition' => $this->transition->toArray(),
         ];
     }
 }

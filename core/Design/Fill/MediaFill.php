@@ -58,8 +58,11 @@ final readonly class MediaFill implements Fill
             'fit' => $this->fit->value,
             'focus' => [$this->focusX, $this->focusY],
             'ground' => $this->ground->hex,
-        ] + ($this->faces === [] ? [] : ['faces' => array_map(static fn (Rect $face) => $face->toArray(), $this->faces)])
-            + ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []);
+        ] +
+            ($this->faces === []
+                ? []
+                : ['faces' => array_map(static fn (Rect $face) => $face->toArray(), $this->faces)]) +
+            ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []);
     }
 
     private static function face(Input $input): Rect

@@ -74,7 +74,12 @@ final readonly class PlaylistFill implements Fill
 
     public function withReplaced(Entry $replacement): self
     {
-        return new self(array_map(static fn (Entry $entry) => $entry->id === $replacement->id ? $replacement : $entry, $this->entries));
+        return new self(
+            array_map(
+                static fn (Entry $entry) => $entry->id === $replacement->id ? $replacement : $entry,
+                $this->entries,
+            ),
+        );
     }
 
     public function kind(): FillKind
@@ -84,7 +89,10 @@ final readonly class PlaylistFill implements Fill
 
     public function toArray(): array
     {
-        return ['kind' => 'playlist', 'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries)];
+        return [
+            'kind' => 'playlist',
+            'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries),
+        ];
     }
 
     public function mediaIds(): array

@@ -7,10 +7,25 @@ namespace UpperPane\Core\Design\Fill;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Text\TextMode;
 
-/** One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0: the font's own), colours, placing. */
+/**
+ * One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0:
+ * the font's own), colours, placing.
+ */
 final readonly class TextStyle
 {
-    public const KEYS = ['font', 'weight', 'size', 'min_size', 'mode', 'line_height', 'colour', 'ground', 'align', 'valign', 'padding'];
+    public const KEYS = [
+        'font',
+        'weight',
+        'size',
+        'min_size',
+        'mode',
+        'line_height',
+        'colour',
+        'ground',
+        'align',
+        'valign',
+        'padding',
+    ];
     private const LARGEST_SIZE_PX = 4000;
 
     private function __construct(
@@ -51,10 +66,17 @@ final readonly class TextStyle
     public function toArray(): array
     {
         return [
-            'font' => $this->font, 'weight' => $this->weight, 'size' => $this->sizePx, 'min_size' => $this->minSizePx,
-            'mode' => $this->mode->value, 'line_height' => $this->lineHeightThousandths,
-            'colour' => $this->colour->hex, 'ground' => $this->ground->hex,
-            'align' => $this->align, 'valign' => $this->valign, 'padding' => $this->paddingPx,
+            'font' => $this->font,
+            'weight' => $this->weight,
+            'size' => $this->sizePx,
+            'min_size' => $this->minSizePx,
+            'mode' => $this->mode->value,
+            'line_height' => $this->lineHeightThousandths,
+            'colour' => $this->colour->hex,
+            'ground' => $this->ground->hex,
+            'align' => $this->align,
+            'valign' => $this->valign,
+            'padding' => $this->paddingPx,
         ];
     }
 }

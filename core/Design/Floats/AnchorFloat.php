@@ -17,15 +17,21 @@ use UpperPane\Core\Layout\FloatPlace;
 use UpperPane\Core\Layout\Placing;
 
 /**
- * `float.anchor`: holds a float to another point or frame; it stays where it is, its offset and size are written in px from
- * there. Refuses `float.gone`, `float.frame`, `float.frame_gone` for a pane that does not stand in this layout.
+ * `float.anchor`: holds a float to another point or frame; it stays where it is, its offset and size are written in px
+ * from there. Refuses `float.gone`, `float.frame`, `float.frame_gone` for a pane that does not stand in this layout.
  */
 final readonly class AnchorFloat implements DesignCommand
 {
     public const NAME = 'float.anchor';
 
-    public function __construct(private string $scene, private bool $turned, private string $zone, private string $frame, private Anchor $anchor, /** @var array<string, Rect> panels by letter, in canvas px */ private array $panels)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $zone,
+        private string $frame,
+        private Anchor $anchor,
+/** @var array<string, Rect> panels by letter, in canvas px */ private array $panels,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -34,19 +40,35 @@ final readonly class AnchorFloat implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('zone'), FloatPlace::frame($input), $input->enum('anchor', Anchor::class), $input->has('panels') ? array_map(Rect::parse(...), $input->child('panels')->members()) : []);
+        return new self(
+            $scene,
+            $turned,
+            $input->id('zone'),
+            FloatPlace::frame($input),
+            $input->enum('anchor', Anchor::class),
+            $input->has('panels') ? array_map(Rect::parse(...), $input->child('panels')->members()) : [],
+        );
     }
 
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float =
+            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
         $panes = $at->glazing()->panes;
-        $frame = Placing::frame($this->frame, $at->canvas(), $panes, $this->panels) ?? throw Refusal::because('float.frame_unknown', '/frame', ['frame' => $this->frame, 'known' => array_map(static fn (int|string $id) => "pane:$id", array_keys($panes))]);
+        $frame =
+            Placing::frame($this->frame, $at->canvas(), $panes, $this->panels) ??
+            throw Refusal::because('float.frame_unknown', '/frame', [
+                'frame' => $this->frame,
+                'known' => array_map(static fn (int|string $id) => "pane:$id", array_keys($panes)),
+            ]);
         $now = Placing::of($at->glazing(), [$float], $at->canvas(), $this->panels)->placed[$this->zone]->rect;
 
-        return SetFloat::replacing($at, $float, FloatPlace::held($this->zone, $this->frame, $frame, $this->anchor, $now, $float->turnCentidegrees))
-            ->touching(Scopes::of($at->scope()->below('rect')), Scopes::of());
+        return SetFloat::replacing(
+            $at,
+            $float,
+            FloatPlace::held($this->zone, $this->frame, $frame, $this->anchor, $now, $float->turnCentidegrees),
+        )->touching(Scopes::of($at->scope()->below('rect')), Scopes::of());
     }
 
     public function target(): null
@@ -56,7 +78,17 @@ final readonly class AnchorFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'zone' => $this->zone, 'frame' => $this->frame, 'anchor' => $this->anchor->value,
-        ] + ($this->panels === [] ? [] : ['panels' => array_map(static fn (Rect $rect) => $rect->toArray(), $this->panels)]) + [];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'zone' => $this->zone,
+            'frame' => $this->frame,
+            'anchor' => $this->anchor->value,
+        ] +
+            ($this->panels === []
+                ? []
+                : ['panels' => array_map(static fn (Rect $rect) => $rect->toArray(), $this->panels)]) +
+            [];
     }
 }

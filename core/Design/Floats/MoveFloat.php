@@ -19,8 +19,12 @@ final readonly class MoveFloat implements DesignCommand
 {
     public const NAME = 'float.move';
 
-    public function __construct(private string $scene, private bool $turned, private string $zone, /** @var array{Length, Length} */ private array $offset)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $zone,
+/** @var array{Length, Length} */ private array $offset,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -35,9 +39,14 @@ final readonly class MoveFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float =
+            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
 
-        return SetFloat::replacing($at, $float, $float->lying($float->frame, $float->anchor, $this->offset, $float->size));
+        return SetFloat::replacing(
+            $at,
+            $float,
+            $float->lying($float->frame, $float->anchor, $this->offset, $float->size),
+        );
     }
 
     public function target(): Scope
@@ -47,6 +56,12 @@ final readonly class MoveFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'zone' => $this->zone, 'offset' => FloatPlace::texts($this->offset)];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'zone' => $this->zone,
+            'offset' => FloatPlace::texts($this->offset),
+        ];
     }
 }

@@ -17,8 +17,12 @@ final readonly class OrderFloat implements DesignCommand
 {
     public const NAME = 'float.order';
 
-    public function __construct(private string $scene, private bool $turned, private string $zone, private ?string $before)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $zone,
+        private ?string $before,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -33,8 +37,12 @@ final readonly class OrderFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
-        $floats = $this->before === $this->zone ? $at->layout->floats : PlaceFloat::inserted($at->layout, $float, $this->before);
+        $float =
+            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $floats =
+            $this->before === $this->zone
+                ? $at->layout->floats
+                : PlaceFloat::inserted($at->layout, $float, $this->before);
 
         return new Change(
             $at->putFloats($floats)->after,
@@ -52,6 +60,12 @@ final readonly class OrderFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'zone' => $this->zone, 'before' => $this->before];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'zone' => $this->zone,
+            'before' => $this->before,
+        ];
     }
 }

@@ -18,16 +18,21 @@ use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Layout\FloatPlace;
 
 /**
- * `float.place`: a zone placed freely above the glazing, in front of all floats or right behind one. A zone the design does not have
- * yet is made, empty, with the next letter, or comes whole in `zones`. Refuses `document.zone_twice`, `float.gone`,
- * `document.id_taken`, `document.letter_taken`.
+ * `float.place`: a zone placed freely above the glazing, in front of all floats or right behind one. A zone the design
+ * does not have yet is made, empty, with the next letter, or comes whole in `zones`. Refuses `document.zone_twice`,
+ * `float.gone`, `document.id_taken`, `document.letter_taken`.
  */
 final readonly class PlaceFloat implements DesignCommand
 {
     public const NAME = 'float.place';
 
-    public function __construct(private string $scene, private bool $turned, private FloatPlace $float, private ?string $before, /** @var array<string, Zone> */ private array $zones = [])
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private FloatPlace $float,
+        private ?string $before,
+/** @var array<string, Zone> */ private array $zones = [],
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -36,7 +41,13 @@ final readonly class PlaceFloat implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, FloatPlace::parse($input->child('float')), $input->optional('before')?->asId(), self::zones($input));
+        return new self(
+            $scene,
+            $turned,
+            FloatPlace::parse($input->child('float')),
+            $input->optional('before')?->asId(),
+            self::zones($input),
+        );
     }
 
     public function apply(Document $document): Change
@@ -47,8 +58,15 @@ final readonly class PlaceFloat implements DesignCommand
             throw Refusal::because('document.zone_twice', '/float/zone', ['zone' => $id]);
         }
         Input::of(['id' => $id], '/float/zone')->newId('id');
-        $fresh = $this->zones === [] && !isset($document->zones[$id]) ? [$id => Zone::fresh($id, Letters::at($document->lettersUsed))] : [];
-        $put = $at->putFloats(self::inserted($at->layout, $this->float, $this->before), $this->zones + $fresh, count($fresh));
+        $fresh =
+            $this->zones === [] && !isset($document->zones[$id])
+                ? [$id => Zone::fresh($id, Letters::at($document->lettersUsed))]
+                : [];
+        $put = $at->putFloats(
+            self::inserted($at->layout, $this->float, $this->before),
+            $this->zones + $fresh,
+            count($fresh),
+        );
 
         return new Change(
             $put->after,
@@ -66,7 +84,12 @@ final readonly class PlaceFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'float' => $this->float->toArray(), 'before' => $this->before,
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'float' => $this->float->toArray(),
+            'before' => $this->before,
             'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones),
         ];
     }
@@ -78,7 +101,9 @@ final readonly class PlaceFloat implements DesignCommand
      */
     public static function inserted(Layout $layout, FloatPlace $float, ?string $before): array
     {
-        $others = array_values(array_filter($layout->floats, static fn (FloatPlace $one) => $one->zone !== $float->zone));
+        $others = array_values(
+            array_filter($layout->floats, static fn (FloatPlace $one) => $one->zone !== $float->zone),
+        );
         if ($before === null) {
             return [...$others, $float];
         }

@@ -35,8 +35,11 @@ final readonly class RemoveFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
-        $put = $at->putFloats(array_values(array_filter($at->layout->floats, fn (FloatPlace $one) => $one->zone !== $this->zone)));
+        $float =
+            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $put = $at->putFloats(
+            array_values(array_filter($at->layout->floats, fn (FloatPlace $one) => $one->zone !== $this->zone)),
+        );
 
         return new Change(
             $put->after,
@@ -54,7 +57,12 @@ final readonly class RemoveFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'zone' => $this->zone];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'zone' => $this->zone,
+        ];
     }
 
     /** The float right in front of one; null for the foremost. */

@@ -15,7 +15,10 @@ use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Layout\FloatPlace;
 
-/** `float.set`: where a float lies, whole. It is how a moved, sized, turned or anchored one is taken back. Refuses `float.gone`. */
+/**
+ * `float.set`: where a float lies, whole. It is how a moved, sized, turned or anchored one is taken back. Refuses
+ * `float.gone`.
+ */
 final readonly class SetFloat implements DesignCommand
 {
     public const NAME = 'float.set';
@@ -36,7 +39,9 @@ final readonly class SetFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->float->zone) ?? throw Refusal::because('float.gone', '/float/zone', ['zone' => $this->float->zone]);
+        $float =
+            $at->layout->float($this->float->zone) ??
+            throw Refusal::because('float.gone', '/float/zone', ['zone' => $this->float->zone]);
 
         return self::replacing($at, $float, $this->float);
     }
@@ -48,7 +53,12 @@ final readonly class SetFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'float' => $this->float->toArray()];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'float' => $this->float->toArray(),
+        ];
     }
 
     /** The command that brings a float of this layout back to where it is now. */
@@ -60,7 +70,10 @@ final readonly class SetFloat implements DesignCommand
     /** @return Change<Design> */
     public static function replacing(LayoutAt $at, FloatPlace $old, FloatPlace $new): Change
     {
-        $floats = array_map(static fn (FloatPlace $float) => $float->zone === $old->zone ? $new : $float, $at->layout->floats);
+        $floats = array_map(
+            static fn (FloatPlace $float) => $float->zone === $old->zone ? $new : $float,
+            $at->layout->floats,
+        );
 
         return new Change(
             $at->putFloats($floats)->after,

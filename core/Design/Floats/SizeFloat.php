@@ -14,13 +14,21 @@ use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Layout\FloatPlace;
 use UpperPane\Core\Layout\Length;
 
-/** `float.size`: width and height, and the offset that goes with them when an edge is dragged. Refuses `float.gone`, `float.no_size`. */
+/**
+ * `float.size`: width and height, and the offset that goes with them when an edge is dragged. Refuses `float.gone`,
+ * `float.no_size`.
+ */
 final readonly class SizeFloat implements DesignCommand
 {
     public const NAME = 'float.size';
 
-    public function __construct(private string $scene, private bool $turned, private string $zone, /** @var array{Length, Length} */ private array $size, /** @var array{Length, Length}|null */ private ?array $offset)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $zone,
+/** @var array{Length, Length} */ private array $size,
+/** @var array{Length, Length}|null */ private ?array $offset,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -29,15 +37,26 @@ final readonly class SizeFloat implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('zone'), FloatPlace::size($input), $input->has('offset') ? FloatPlace::pair($input->list('offset', 2, 2)) : null);
+        return new self(
+            $scene,
+            $turned,
+            $input->id('zone'),
+            FloatPlace::size($input),
+            $input->has('offset') ? FloatPlace::pair($input->list('offset', 2, 2)) : null,
+        );
     }
 
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float =
+            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
 
-        return SetFloat::replacing($at, $float, $float->lying($float->frame, $float->anchor, $this->offset ?? $float->offset, $this->size));
+        return SetFloat::replacing(
+            $at,
+            $float,
+            $float->lying($float->frame, $float->anchor, $this->offset ?? $float->offset, $this->size),
+        );
     }
 
     public function target(): Scope
@@ -47,6 +66,14 @@ final readonly class SizeFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'zone' => $this->zone, 'size' => FloatPlace::texts($this->size)] + ($this->offset === null ? [] : ['offset' => FloatPlace::texts($this->offset)]) + [];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'zone' => $this->zone,
+            'size' => FloatPlace::texts($this->size),
+        ] +
+            ($this->offset === null ? [] : ['offset' => FloatPlace::texts($this->offset)]) +
+            [];
     }
 }

@@ -17,8 +17,12 @@ final readonly class TurnFloat implements DesignCommand
 {
     public const NAME = 'float.turn';
 
-    public function __construct(private string $scene, private bool $turned, private string $zone, private int $turnCentidegrees)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $zone,
+        private int $turnCentidegrees,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -33,7 +37,8 @@ final readonly class TurnFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float = $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float =
+            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
 
         return SetFloat::replacing($at, $float, $float->turned($this->turnCentidegrees));
     }
@@ -45,6 +50,12 @@ final readonly class TurnFloat implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'zone' => $this->zone, 'turn' => $this->turnCentidegrees];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'zone' => $this->zone,
+            'turn' => $this->turnCentidegrees,
+        ];
     }
 }

@@ -17,9 +17,9 @@ use UpperPane\Core\Layout\Reflow;
 use UpperPane\Core\Layout\Split;
 
 /**
- * `layout.make`: a layout of the scene for the other orientation, to go on from: `same` as the reflow shows it, or `crossed`, where
- * columns become rows and rows columns, which fits the turned canvas to the px. Floats keep their anchors, sizes and offsets.
- * Refuses `document.scene_gone`, `document.layout_there`.
+ * `layout.make`: a layout of the scene for the other orientation, to go on from: `same` as the reflow shows it, or
+ * `crossed`, where columns become rows and rows columns, which fits the turned canvas to the px. Floats keep their
+ * anchors, sizes and offsets. Refuses `document.scene_gone`, `document.layout_there`.
  */
 final readonly class MakeLayout implements DesignCommand
 {
@@ -42,9 +42,12 @@ final readonly class MakeLayout implements DesignCommand
         if ($scene->turned !== null) {
             throw Refusal::because('document.layout_there', '/scene');
         }
-        $tree = $this->crossed ? self::crossed($scene->own->tree) : Reflow::to($scene->own->tree, $document->sizing(), $document->sizing(true), $document->reflow)->tree;
+        $tree = $this->crossed
+            ? self::crossed($scene->own->tree)
+            : Reflow::to($scene->own->tree, $document->sizing(), $document->sizing(true), $document->reflow)->tree;
 
-        return (new PutLayout($this->scene, Layout::of($tree, $scene->own->floats), []))->apply($document)
+        return (new PutLayout($this->scene, Layout::of($tree, $scene->own->floats), []))
+            ->apply($document)
             ->touching(Scopes::of(Spot::layout($this->scene, false), Spot::reflow()), Scopes::of());
     }
 

@@ -27,8 +27,12 @@ final readonly class MoveMullion implements DesignCommand
 {
     public const NAME = 'mullion.move';
 
-    public function __construct(private string $scene, private bool $turned, /** @var list<string> parts after the lines */ private array $after, private int $atPx)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+/** @var list<string> parts after the lines */ private array $after,
+        private int $atPx,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -37,7 +41,12 @@ final readonly class MoveMullion implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, array_map(static fn (Input $id) => $id->asId(), $input->list('after', 100, 1)), $input->int('at', 0, Size::LARGEST_PX));
+        return new self(
+            $scene,
+            $turned,
+            array_map(static fn (Input $id) => $id->asId(), $input->list('after', 100, 1)),
+            $input->int('at', 0, Size::LARGEST_PX),
+        );
     }
 
     public function apply(Document $document): Change
@@ -47,7 +56,9 @@ final readonly class MoveMullion implements DesignCommand
         $tree = $at->tree();
         $old = $reads = [];
         foreach ($this->after as $after) {
-            $split = Tree::parent($tree, $after) ?? throw Refusal::because('document.part_gone', '/after', ['part' => $after]);
+            $split =
+                Tree::parent($tree, $after) ??
+                throw Refusal::because('document.part_gone', '/after', ['part' => $after]);
             $moved = $this->moved($split, $this->mullion($glazing, $after), $at, $glazing);
             $old = [...$old, ...Tree::resized($split, $moved)];
             $reads = [...$reads, ...$at->geometry($split)];
@@ -70,7 +81,13 @@ final readonly class MoveMullion implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'after' => $this->after, 'at' => $this->atPx];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'after' => $this->after,
+            'at' => $this->atPx,
+        ];
     }
 
     private function mullion(Glazing $glazing, string $after): Mullion
@@ -79,7 +96,11 @@ final readonly class MoveMullion implements DesignCommand
             if ($mullion->partIds[1] === $after) {
                 [$least, $most] = $mullion->rangePx;
                 if ($this->atPx < $least || $this->atPx > $most) {
-                    throw Refusal::because('mullion.beyond', '/at', ['at' => $this->atPx, 'least' => $least, 'most' => $most]);
+                    throw Refusal::because('mullion.beyond', '/at', [
+                        'at' => $this->atPx,
+                        'least' => $least,
+                        'most' => $most,
+                    ]);
                 }
 
                 return $mullion;
@@ -94,6 +115,11 @@ final readonly class MoveMullion implements DesignCommand
         $start = $glazing->rect($before)?->start($mullion->axis) ?? 0;
         $end = $glazing->rect($after)?->end($mullion->axis) ?? 0;
 
-        return Tree::relength($split, [$before => $this->atPx - $start, $after => $end - $mullion->gutter - $this->atPx], $glazing, $at->sizing());
+        return Tree::relength(
+            $split,
+            [$before => $this->atPx - $start, $after => $end - $mullion->gutter - $this->atPx],
+            $glazing,
+            $at->sizing(),
+        );
     }
 }

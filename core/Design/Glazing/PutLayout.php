@@ -18,15 +18,18 @@ use UpperPane\Core\Design\Spot;
 use UpperPane\Core\Design\Zone;
 
 /**
- * `layout.put`: the scene's layout for the other orientation, whole, with the zones that only it holds; null takes them away.
- * Refuses `document.scene_gone`, `document.zone_unplaced`, and what {@see LayoutPut::withZones()} refuses.
+ * `layout.put`: the scene's layout for the other orientation, whole, with the zones that only it holds; null takes them
+ * away. Refuses `document.scene_gone`, `document.zone_unplaced`, and what {@see LayoutPut::withZones()} refuses.
  */
 final readonly class PutLayout implements DesignCommand
 {
     public const NAME = 'layout.put';
 
-    public function __construct(private string $scene, private ?Layout $layout, /** @var array<string, Zone> */ private array $zones)
-    {
+    public function __construct(
+        private string $scene,
+        private ?Layout $layout,
+/** @var array<string, Zone> */ private array $zones,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -47,17 +50,25 @@ final readonly class PutLayout implements DesignCommand
         $scene = $document->scene($this->scene);
         $this->layout?->resolve($document->sizing(true));
         $design = LayoutPut::withZones($document, $this->zones, 0)->withScene($scene->withLayout(true, $this->layout));
-        $unknown = array_values(array_filter($this->layout?->zones() ?? [], static fn (string $id) => !isset($design->zones[$id])));
+        $unknown = array_values(
+            array_filter($this->layout?->zones() ?? [], static fn (string $id) => !isset($design->zones[$id])),
+        );
         if ($unknown !== []) {
             throw Refusal::because('document.zone_unplaced', '/content', ['zones' => $unknown]);
         }
-        [$after, $gone] = LayoutPut::cleared($design, [...$scene->turned?->zones() ?? [], ...array_map(strval(...), array_keys($this->zones))]);
+        [$after, $gone] = LayoutPut::cleared($design, [
+            ...$scene->turned?->zones() ?? [],
+            ...array_map(strval(...), array_keys($this->zones)),
+        ]);
 
         return new Change(
             $after,
             [new self($this->scene, $scene->turned, array_diff_key($gone, $this->zones))],
             Scopes::of(...array_map(Spot::zoneThere(...), $this->layout?->zones() ?? [])),
-            Scopes::of(Spot::layout($this->scene, true), ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($gone + $this->zones))),
+            Scopes::of(
+                Spot::layout($this->scene, true),
+                ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($gone + $this->zones)),
+            ),
             ['scene' => $scene->name],
         );
     }
@@ -69,6 +80,11 @@ final readonly class PutLayout implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'content' => $this->layout?->toArray(), 'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones)];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'content' => $this->layout?->toArray(),
+            'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones),
+        ];
     }
 }

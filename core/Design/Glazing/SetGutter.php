@@ -21,8 +21,12 @@ final readonly class SetGutter implements DesignCommand
 {
     public const NAME = 'split.gutter';
 
-    public function __construct(private string $scene, private bool $turned, private string $split, private int $gutterPx)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $split,
+        private int $gutterPx,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -58,6 +62,12 @@ final readonly class SetGutter implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'split' => $this->split, 'gutter' => $this->gutterPx];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'split' => $this->split,
+            'gutter' => $this->gutterPx,
+        ];
     }
 }

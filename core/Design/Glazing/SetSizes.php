@@ -17,15 +17,19 @@ use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Tree;
 
 /**
- * `sizes.set`: the sizes of some parts, as written, and their minimums where given. It is how moved mullions are taken back.
- * Refuses `document.part_gone`.
+ * `sizes.set`: the sizes of some parts, as written, and their minimums where given. It is how moved mullions are taken
+ * back. Refuses `document.part_gone`.
  */
 final readonly class SetSizes implements DesignCommand
 {
     public const NAME = 'sizes.set';
 
-    public function __construct(private string $scene, private bool $turned, /** @var array<string, PartSize> by part id */ private array $sizes, /** @var array<string, int> by part id */ private array $mins = [])
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+/** @var array<string, PartSize> by part id */ private array $sizes,
+/** @var array<string, int> by part id */ private array $mins = [],
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -34,7 +38,12 @@ final readonly class SetSizes implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, array_map(PartSize::parse(...), $input->child('sizes')->members()), self::mins($input));
+        return new self(
+            $scene,
+            $turned,
+            array_map(PartSize::parse(...), $input->child('sizes')->members()),
+            self::mins($input),
+        );
     }
 
     public function apply(Document $document): Change
@@ -43,9 +52,15 @@ final readonly class SetSizes implements DesignCommand
         $tree = $at->tree();
         $old = [];
         foreach ($this->sizes as $id => $size) {
-            $part = Tree::find($tree, (string) $id) ?? throw Refusal::because('document.part_gone', '/sizes', ['part' => (string) $id]);
+            $part =
+                Tree::find($tree, (string) $id) ??
+                throw Refusal::because('document.part_gone', '/sizes', ['part' => (string) $id]);
             $old[] = $part;
-            $tree = Tree::replace($tree, (string) $id, $part->withSize($size)->withLeast($size->isShare() ? $this->mins[$id] ?? $part->leastPx() : 0));
+            $tree = Tree::replace(
+                $tree,
+                (string) $id,
+                $part->withSize($size)->withLeast($size->isShare() ? $this->mins[$id] ?? $part->leastPx() : 0),
+            );
         }
         $put = $at->put($tree);
 
@@ -64,7 +79,12 @@ final readonly class SetSizes implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'sizes' => array_map(static fn (PartSize $size) => $size->toText(), $this->sizes)] + ($this->mins === [] ? [] : ['mins' => $this->mins]);
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'sizes' => array_map(static fn (PartSize $size) => $size->toText(), $this->sizes),
+        ] + ($this->mins === [] ? [] : ['mins' => $this->mins]);
     }
 
     /** The command that gives these parts the sizes they have now. */
@@ -82,6 +102,8 @@ final readonly class SetSizes implements DesignCommand
     /** @return array<string, int> */
     private static function mins(Input $input): array
     {
-        return $input->has('mins') ? array_map(static fn (Input $min) => $min->asInt(0, Size::LARGEST_PX), $input->child('mins')->members()) : [];
+        return $input->has('mins')
+            ? array_map(static fn (Input $min) => $min->asInt(0, Size::LARGEST_PX), $input->child('mins')->members())
+            : [];
     }
 }

@@ -19,14 +19,19 @@ use UpperPane\Core\Layout\Tree;
 
 /**
  * `part.size`: an exact size, typed. The parts sized in shares take what is left; when there is none, the neighbour
- * (after it, or before the last one) becomes one. Refuses `document.part_gone`, and what the layout refuses, beside the size.
+ * (after it, or before the last one) becomes one. Refuses `document.part_gone`, and what the layout refuses, beside the
+ * size.
  */
 final readonly class SizePart implements DesignCommand
 {
     public const NAME = 'part.size';
 
-    public function __construct(private string $scene, private bool $turned, private string $part, private PartSize $size)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $part,
+        private PartSize $size,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -41,7 +46,9 @@ final readonly class SizePart implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $split = Tree::parent($at->tree(), $this->part) ?? throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
+        $split =
+            Tree::parent($at->tree(), $this->part) ??
+            throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
         $sized = $this->sized($split);
         try {
             $put = $at->put(Tree::replace($at->tree(), $split->id(), $sized));
@@ -53,8 +60,16 @@ final readonly class SizePart implements DesignCommand
         return new Change(
             $put->after,
             [SetSizes::asNow($this->scene, $this->turned, ...$old)],
-            Scopes::of($at->parts($split->id()), ...array_map(static fn (Part $part) => $at->part($part->id()), $split->parts)),
-            $put->touched->and(Scopes::of($at->part($this->part), ...array_map(static fn (Part $part) => $at->part($part->id()), $old))),
+            Scopes::of(
+                $at->parts($split->id()),
+                ...array_map(static fn (Part $part) => $at->part($part->id()), $split->parts),
+            ),
+            $put->touched->and(
+                Scopes::of(
+                    $at->part($this->part),
+                    ...array_map(static fn (Part $part) => $at->part($part->id()), $old),
+                ),
+            ),
             isset($document->zones[$this->part]) ? ['letter' => $document->zone($this->part)->letter()] : [],
         );
     }
@@ -66,20 +81,35 @@ final readonly class SizePart implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'part' => $this->part, 'size' => $this->size->toText()];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'part' => $this->part,
+            'size' => $this->size->toText(),
+        ];
     }
 
     private function sized(Split $split): Split
     {
         $ids = array_map(static fn (Part $part) => $part->id(), $split->parts);
         $at = (int) array_search($this->part, $ids, true);
-        $othersShare = array_filter($split->parts, fn (Part $part) => $part->id() !== $this->part && $part->size()->isShare()) !== [];
-        $taker = $othersShare || $this->size->isShare() ? null : ($ids[$at + 1] ?? $ids[$at - 1] ?? null);
+        $othersShare =
+            array_filter($split->parts, fn (Part $part) => $part->id() !== $this->part && $part->size()->isShare()) !==
+            [];
+        $taker = $othersShare || $this->size->isShare() ? null : $ids[$at + 1] ?? ($ids[$at - 1] ?? null);
 
-        return $split->withParts(array_map(fn (Part $part) => match ($part->id()) {
-            $this->part => $part->withSize($this->size)->withLeast($this->size->isShare() ? $part->leastPx() : 0),
-            $taker => $part->withSize(PartSize::fr(1)),
-            default => $part,
-        }, $split->parts));
+        return $split->withParts(
+            array_map(
+                fn (Part $part) => match ($part->id()) {
+                    $this->part => $part
+                        ->withSize($this->size)
+                        ->withLeast($this->size->isShare() ? $part->leastPx() : 0),
+                    $taker => $part->withSize(PartSize::fr(1)),
+                    default => $part,
+                },
+                $split->parts,
+            ),
+        );
     }
 }

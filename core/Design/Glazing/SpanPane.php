@@ -19,17 +19,22 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Mullion;
 
 /**
- * `pane.span`: a pane set in one step to what lies around some rectangles of the canvas: a panel, a row, a column, several panels.
- * Each side moves the mullion that bounds the pane there; where there is none, the pane is divided and the rest becomes an
- * empty pane with a letter of its own. A neighbour that shows nothing yet, or would lie wholly under it, is merged into it.
- * Refuses `span.outside`, `span.blocked`, `document.zone_gone`.
+ * `pane.span`: a pane set in one step to what lies around some rectangles of the canvas: a panel, a row, a column,
+ * several panels. Each side moves the mullion that bounds the pane there; where there is none, the pane is divided and
+ * the rest becomes an empty pane with a letter of its own. A neighbour that shows nothing yet, or would lie wholly
+ * under it, is merged into it. Refuses `span.outside`, `span.blocked`, `document.zone_gone`.
  */
 final readonly class SpanPane implements DesignCommand
 {
     public const NAME = 'pane.span';
 
-    public function __construct(private string $scene, private bool $turned, private string $pane, /** @var non-empty-list<Rect> what it is to span, seams between them included */ private array $over, /** what the ids of new zones and splits begin with */ private string $new)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $pane,
+/** @var non-empty-list<Rect> what it is to span, seams between them included */ private array $over,
+/** what the ids of new zones and splits begin with */ private string $new,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -38,7 +43,13 @@ final readonly class SpanPane implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('pane'), self::rects($input->list('over', 400, 1)), $input->id('new'));
+        return new self(
+            $scene,
+            $turned,
+            $input->id('pane'),
+            self::rects($input->list('over', 400, 1)),
+            $input->id('new'),
+        );
     }
 
     public function apply(Document $document): Change
@@ -69,7 +80,13 @@ final readonly class SpanPane implements DesignCommand
         // What is merged in depends on what its neighbours show.
         $shown = array_map(Spot::fill(...), $before->tree()->paneIds());
 
-        return new Change($design, $inverse, $reads->and(Scopes::of($before->scope()->below('rect'), ...$shown)), $writes, ['letter' => $document->zone($this->pane)->letter()]);
+        return new Change(
+            $design,
+            $inverse,
+            $reads->and(Scopes::of($before->scope()->below('rect'), ...$shown)),
+            $writes,
+            ['letter' => $document->zone($this->pane)->letter()],
+        );
     }
 
     public function target(): null
@@ -79,14 +96,33 @@ final readonly class SpanPane implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'pane' => $this->pane, 'over' => array_map(static fn (Rect $rect) => $rect->toArray(), $this->over), 'new' => $this->new];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'pane' => $this->pane,
+            'over' => array_map(static fn (Rect $rect) => $rect->toArray(), $this->over),
+            'new' => $this->new,
+        ];
     }
 
-    /** What can shrink does so first, so that a pane grows only beside those it will lie beside; what had to grow before it could shrink, last. */
+    /**
+     * What can shrink does so first, so that a pane grows only beside those it will lie beside; what had to grow before
+     * it could shrink, last.
+     */
     private const SIDES = [
-        [Axis::X, true, false], [Axis::X, false, false], [Axis::Y, true, false], [Axis::Y, false, false],
-        [Axis::X, true, true], [Axis::X, false, true], [Axis::Y, true, true], [Axis::Y, false, true],
-        [Axis::X, true, false], [Axis::X, false, false], [Axis::Y, true, false], [Axis::Y, false, false],
+        [Axis::X, true, false],
+        [Axis::X, false, false],
+        [Axis::Y, true, false],
+        [Axis::Y, false, false],
+        [Axis::X, true, true],
+        [Axis::X, false, true],
+        [Axis::Y, true, true],
+        [Axis::Y, false, true],
+        [Axis::X, true, false],
+        [Axis::X, false, false],
+        [Axis::Y, true, false],
+        [Axis::Y, false, false],
     ];
 
     /**
@@ -101,7 +137,10 @@ final readonly class SpanPane implements DesignCommand
         return $rects === [] ? throw new \LogicException('The list has at least one rectangle.') : $rects;
     }
 
-    /** What brings one side of the pane to its line, or nearer to it by a pane taken in; null when it lies there or it is not its turn. */
+    /**
+     * What brings one side of the pane to its line, or nearer to it by a pane taken in; null when it lies there or it
+     * is not its turn.
+     */
     private function step(Design $design, Rect $over, Axis $axis, bool $first, bool $grows): ?DesignCommand
     {
         $at = LayoutAt::of($design, $this->scene, $this->turned);
@@ -129,10 +168,17 @@ final readonly class SpanPane implements DesignCommand
             return new MoveMullion($this->scene, $this->turned, [$mullion->partIds[1]], $atPx);
         }
         $rect = $at->glazing()->panes[$neighbour] ?? null;
-        $mayGo = $rect !== null && ($at->design->zone($neighbour)->fill() instanceof EmptyFill || ($own === $this->pane && $over->contains($rect)));
+        $mayGo =
+            $rect !== null
+            && ($at->design->zone($neighbour)->fill() instanceof EmptyFill
+                || ($own === $this->pane && $over->contains($rect)));
         if ($mayGo) {
             return new MergePane($this->scene, $this->turned, $neighbour, $own);
         }
-        throw Refusal::because('span.blocked', '/over', ['at' => $atPx, 'least' => $mullion->rangePx[0], 'most' => $mullion->rangePx[1]]);
+        throw Refusal::because('span.blocked', '/over', [
+            'at' => $atPx,
+            'least' => $mullion->rangePx[0],
+            'most' => $mullion->rangePx[1],
+        ]);
     }
 }

@@ -25,16 +25,25 @@ use UpperPane\Core\Layout\Tree;
 
 /**
  * `pane.split`: divides a pane at a canvas px into itself (before) and a new one (after), which takes the next letter.
- * With `new_first` the new one lies before the line and the pane after it. A share inside a split of the same axis gets a
- * neighbour there; anything else becomes a split of its own, of the same size. A `new_zone` that the design has already is
- * placed, with its letter and fill. Refuses `document.zone_gone`, `document.id_taken`, `document.zone_twice`, `split.outside`.
+ * With `new_first` the new one lies before the line and the pane after it. A share inside a split of the same axis gets
+ * a neighbour there; anything else becomes a split of its own, of the same size. A `new_zone` that the design has
+ * already is placed, with its letter and fill. Refuses `document.zone_gone`, `document.id_taken`,
+ * `document.zone_twice`, `split.outside`.
  */
 final readonly class SplitPane implements DesignCommand
 {
     public const NAME = 'pane.split';
 
-    public function __construct(private string $scene, private bool $turned, private string $pane, private Axis $axis, private int $atPx, private string $newZone, private string $newSplit, private bool $newFirst = false)
-    {
+    public function __construct(
+        private string $scene,
+        private bool $turned,
+        private string $pane,
+        private Axis $axis,
+        private int $atPx,
+        private string $newZone,
+        private string $newSplit,
+        private bool $newFirst = false,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -43,8 +52,16 @@ final readonly class SplitPane implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('pane'), Axis::ofSplit((string) $input->choice('split', ['columns', 'rows'])), $input->int('at', 0, Size::LARGEST_PX),
-            $input->newId('new_zone'), $input->newId('new_split'), $input->has('new_first') && $input->bool('new_first'));
+        return new self(
+            $scene,
+            $turned,
+            $input->id('pane'),
+            Axis::ofSplit((string) $input->choice('split', ['columns', 'rows'])),
+            $input->int('at', 0, Size::LARGEST_PX),
+            $input->newId('new_zone'),
+            $input->newId('new_split'),
+            $input->has('new_first') && $input->bool('new_first'),
+        );
     }
 
     public function apply(Document $document): Change
@@ -54,14 +71,22 @@ final readonly class SplitPane implements DesignCommand
         if (!$pane instanceof Pane) {
             throw Refusal::because('document.zone_gone', '/pane', ['zone' => $this->pane]);
         }
-        if (Tree::find($at->tree(), $this->newSplit) !== null || $this->newZone === $this->newSplit || isset($document->zones[$this->newSplit])) {
+        if (
+            Tree::find($at->tree(), $this->newSplit) !== null
+            || $this->newZone === $this->newSplit
+            || isset($document->zones[$this->newSplit])
+        ) {
             throw Refusal::because('document.id_taken', '/new_split', ['id' => $this->newSplit]);
         }
         $parent = Tree::parent($at->tree(), $this->pane);
         $beside = $parent !== null && $parent->axis === $this->axis && $pane->size()->isShare();
-        [$where, $new] = $beside ? [$parent->id(), $this->besides($parent, $at)] : [$this->pane, $this->inside($pane, $at)];
+        [$where, $new] = $beside
+            ? [$parent->id(), $this->besides($parent, $at)]
+            : [$this->pane, $this->inside($pane, $at)];
         $old = $beside ? $parent : $pane;
-        $made = isset($document->zones[$this->newZone]) ? [] : [$this->newZone => Zone::fresh($this->newZone, Letters::at($document->lettersUsed))];
+        $made = isset($document->zones[$this->newZone])
+            ? []
+            : [$this->newZone => Zone::fresh($this->newZone, Letters::at($document->lettersUsed))];
         $put = $at->put(Tree::replace($at->tree(), $where, $new), $made, count($made));
         $parts = $beside ? array_map(static fn (Part $part) => $part->id(), Tree::resized($parent, $new)) : [];
 
@@ -69,14 +94,20 @@ final readonly class SplitPane implements DesignCommand
             $put->after,
             [new PutGlazing($this->scene, $this->turned, $new->id(), $old)],
             Scopes::of(
-                $at->rect($this->pane), $at->part($this->pane), Spot::zoneThere($this->pane), Spot::zoneThere($this->newZone),
-                ...($beside ? $at->geometry($parent) : []),
+                $at->rect($this->pane),
+                $at->part($this->pane),
+                Spot::zoneThere($this->pane),
+                Spot::zoneThere($this->newZone),
+                ...$beside ? $at->geometry($parent) : [],
             ),
-            $put->touched->and(Scopes::of(
-                $at->part($this->pane), $at->part($this->newZone),
-                ...array_map($at->part(...), $parts),
-                ...($beside ? [$at->parts($parent->id())] : [$at->part($this->newSplit)]),
-            )),
+            $put->touched->and(
+                Scopes::of(
+                    $at->part($this->pane),
+                    $at->part($this->newZone),
+                    ...array_map($at->part(...), $parts),
+                    ...$beside ? [$at->parts($parent->id())] : [$at->part($this->newSplit)],
+                ),
+            ),
             ['letter' => $document->zone($this->pane)->letter()],
         );
     }
@@ -88,9 +119,18 @@ final readonly class SplitPane implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN, 'pane' => $this->pane, 'split' => $this->axis->splitName(), 'at' => $this->atPx,
-            'new_zone' => $this->newZone, 'new_split' => $this->newSplit,
-        ] + ($this->newFirst ? ['new_first' => true] : []) + [];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
+            'pane' => $this->pane,
+            'split' => $this->axis->splitName(),
+            'at' => $this->atPx,
+            'new_zone' => $this->newZone,
+            'new_split' => $this->newSplit,
+        ] +
+            ($this->newFirst ? ['new_first' => true] : []) +
+            [];
     }
 
     private function besides(Split $parent, LayoutAt $at): Split
@@ -98,7 +138,10 @@ final readonly class SplitPane implements DesignCommand
         $glazing = $at->glazing();
         [$kept, $new] = $this->lengths($glazing->panes[$this->pane], $parent->gutterPx);
         $relengthened = Tree::relength($parent, [$this->pane => $kept], $glazing, $at->sizing());
-        $parts = array_map(fn (Part $part) => $part->id() === $this->pane ? $this->inOrder($part, $new) : [$part], $relengthened->parts);
+        $parts = array_map(
+            fn (Part $part) => $part->id() === $this->pane ? $this->inOrder($part, $new) : [$part],
+            $relengthened->parts,
+        );
 
         return $relengthened->withParts(array_merge(...$parts));
     }
@@ -107,7 +150,14 @@ final readonly class SplitPane implements DesignCommand
     {
         [$kept, $new] = $this->lengths($at->glazing()->panes[$this->pane], 0);
 
-        return new Split($this->newSplit, $this->axis, 0, $this->inOrder($pane->withSize(PartSize::fr($kept))->withLeast(0), $new), $pane->size(), $pane->leastPx());
+        return new Split(
+            $this->newSplit,
+            $this->axis,
+            0,
+            $this->inOrder($pane->withSize(PartSize::fr($kept))->withLeast(0), $new),
+            $pane->size(),
+            $pane->leastPx(),
+        );
     }
 
     /** @return list<Part> */
@@ -125,7 +175,9 @@ final readonly class SplitPane implements DesignCommand
         $after = $rect->end($this->axis) - $this->atPx - $gutterPx;
         if ($before < 1 || $after < 1) {
             throw Refusal::because('split.outside', '/at', [
-                'at' => $this->atPx, 'least' => $rect->start($this->axis) + 1, 'most' => $rect->end($this->axis) - $gutterPx - 1,
+                'at' => $this->atPx,
+                'least' => $rect->start($this->axis) + 1,
+                'most' => $rect->end($this->axis) - $gutterPx - 1,
             ]);
         }
 

@@ -16,23 +16,34 @@ use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Layout\PartSize;
 
 /**
- * `scene.add`: a new scene with one empty pane, in front of another in the frieze or at its end; with `joins` it comes last in the
- * round, and scenes there that would last until something else last for their longest cycle from then on, so that it is ever
- * seen. Refuses `document.id_taken`, `document.scene_gone`.
+ * `scene.add`: a new scene with one empty pane, in front of another in the frieze or at its end; with `joins` it comes
+ * last in the round, and scenes there that would last until something else last for their longest cycle from then on,
+ * so that it is ever seen. Refuses `document.id_taken`, `document.scene_gone`.
  */
 final readonly class AddScene implements DesignCommand
 {
     public const NAME = 'scene.add';
 
-    public function __construct(private string $scene, private string $name, private string $zone, private ?string $before, private bool $joins)
-    {
+    public function __construct(
+        private string $scene,
+        private string $name,
+        private string $zone,
+        private ?string $before,
+        private bool $joins,
+    ) {
     }
 
     public static function parse(Input $input): self
     {
         $input->keys(['do', 'scene', 'name', 'zone', 'before', 'joins']);
 
-        return new self($input->newId('scene'), $input->text('name', 80, 1), $input->newId('zone'), $input->optional('before')?->asId(), $input->bool('joins'));
+        return new self(
+            $input->newId('scene'),
+            $input->text('name', 80, 1),
+            $input->newId('zone'),
+            $input->optional('before')?->asId(),
+            $input->bool('joins'),
+        );
     }
 
     public function apply(Document $document): Change
@@ -50,6 +61,13 @@ final readonly class AddScene implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'name' => $this->name, 'zone' => $this->zone, 'before' => $this->before, 'joins' => $this->joins];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'name' => $this->name,
+            'zone' => $this->zone,
+            'before' => $this->before,
+            'joins' => $this->joins,
+        ];
     }
 }

@@ -14,16 +14,21 @@ use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Spot;
 
 /**
- * `scene.duplicate`: the same scene again, behind the first, with the same zones: changed in one, they change in both. `copies`
- * names those that become zones of their own, with the ids they get. Refuses `document.scene_gone`, `document.zone_gone`,
- * `document.id_taken`.
+ * `scene.duplicate`: the same scene again, behind the first, with the same zones: changed in one, they change in both.
+ * `copies` names those that become zones of their own, with the ids they get. Refuses `document.scene_gone`,
+ * `document.zone_gone`, `document.id_taken`.
  */
 final readonly class DuplicateScene implements DesignCommand
 {
     public const NAME = 'scene.duplicate';
 
-    public function __construct(private string $scene, private string $as, private string $name, /** @var array<string, string> */ private array $copies, private bool $joins)
-    {
+    public function __construct(
+        private string $scene,
+        private string $as,
+        private string $name,
+/** @var array<string, string> */ private array $copies,
+        private bool $joins,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -32,7 +37,13 @@ final readonly class DuplicateScene implements DesignCommand
 
         $copies = array_map(static fn (Input $id) => $id->asNewId(), $input->child('copies')->members());
 
-        return new self($input->id('scene'), $input->newId('as'), $input->text('name', 80, 1), $copies, $input->bool('joins'));
+        return new self(
+            $input->id('scene'),
+            $input->newId('as'),
+            $input->text('name', 80, 1),
+            $copies,
+            $input->bool('joins'),
+        );
     }
 
     public function apply(Document $document): Change
@@ -44,15 +55,23 @@ final readonly class DuplicateScene implements DesignCommand
             if (!$scene->holds((string) $from) || isset($zones[$as])) {
                 throw Refusal::because('document.zone_gone', '/copies', ['zone' => (string) $from]);
             }
-            $zones[$as] = $document->zone((string) $from)->copiedAs($as, Letters::at($document->lettersUsed + count($zones)));
-            $same = $same->with(['own' => $same->own->exchanged((string) $from, $as), 'turned' => $same->turned?->exchanged((string) $from, $as)]);
+            $zones[$as] = $document
+                ->zone((string) $from)
+                ->copiedAs($as, Letters::at($document->lettersUsed + count($zones)));
+            $same = $same->with([
+                'own' => $same->own->exchanged((string) $from, $as),
+                'turned' => $same->turned?->exchanged((string) $from, $as),
+            ]);
         }
         $follower = $document->order[(int) array_search($this->scene, $document->order, true) + 1] ?? null;
 
-        return Joining::put($document, $same, $zones, count($zones), $follower, $this->joins)->touching(Scopes::of(
-            Spot::scene($this->scene),
-            ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($this->copies)),
-        ), Scopes::of());
+        return Joining::put($document, $same, $zones, count($zones), $follower, $this->joins)->touching(
+            Scopes::of(
+                Spot::scene($this->scene),
+                ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($this->copies)),
+            ),
+            Scopes::of(),
+        );
     }
 
     public function target(): null
@@ -62,6 +81,13 @@ final readonly class DuplicateScene implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'as' => $this->as, 'name' => $this->name, 'copies' => $this->copies, 'joins' => $this->joins];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'as' => $this->as,
+            'name' => $this->name,
+            'copies' => $this->copies,
+            'joins' => $this->joins,
+        ];
     }
 }

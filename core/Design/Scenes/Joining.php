@@ -21,11 +21,23 @@ final class Joining
      *
      * @return Change<Design>
      */
-    public static function put(Design $design, Scene $scene, array $zones, int $lettersTaken, ?string $before, bool $joins): Change
-    {
+    public static function put(
+        Design $design,
+        Scene $scene,
+        array $zones,
+        int $lettersTaken,
+        ?string $before,
+        bool $joins,
+    ): Change {
         $open = SceneLength::OPEN;
         $scene = $joins && $scene->length->kind === $open ? $scene->with(['length' => SceneLength::longest()]) : $scene;
-        $change = (new PutScene($scene, $zones, $before, $joins ? [...$design->round, $scene->id] : $design->round, $lettersTaken))->apply($design);
+        $change = (new PutScene(
+            $scene,
+            $zones,
+            $before,
+            $joins ? [...$design->round, $scene->id] : $design->round,
+            $lettersTaken,
+        ))->apply($design);
         if (!$joins) {
             return $change;
         }

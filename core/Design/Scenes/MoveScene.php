@@ -11,7 +11,10 @@ use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Spot;
 
-/** `scene.move`: a scene in front of another in the frieze, or at its end. The round keeps its own order. Refuses `document.scene_gone`. */
+/**
+ * `scene.move`: a scene in front of another in the frieze, or at its end. The round keeps its own order. Refuses
+ * `document.scene_gone`.
+ */
 final readonly class MoveScene implements DesignCommand
 {
     public const NAME = 'scene.move';

@@ -30,7 +30,13 @@ final readonly class NameDesign implements DesignCommand
 
     public function apply(Document $document): Change
     {
-        return new Change($document->with(['name' => $this->name]), [new self($document->name)], Scopes::of(), Scopes::of(Spot::name()), ['name' => $this->name]);
+        return new Change(
+            $document->with(['name' => $this->name]),
+            [new self($document->name)],
+            Scopes::of(),
+            Scopes::of(Spot::name()),
+            ['name' => $this->name],
+        );
     }
 
     public function target(): Scope

@@ -17,16 +17,21 @@ use UpperPane\Core\Design\Spot;
 use UpperPane\Core\Design\Zone;
 
 /**
- * `scene.put`: a whole scene that comes, with the zones that only it has, its place in the frieze and the round it comes into. It
- * is how removed scenes come back. Refuses `document.id_taken`, `document.scene_gone`, `document.round`, and what
- * {@see LayoutPut::withZones()} refuses.
+ * `scene.put`: a whole scene that comes, with the zones that only it has, its place in the frieze and the round it
+ * comes into. It is how removed scenes come back. Refuses `document.id_taken`, `document.scene_gone`, `document.round`,
+ * and what {@see LayoutPut::withZones()} refuses.
  */
 final readonly class PutScene implements DesignCommand
 {
     public const NAME = 'scene.put';
 
-    public function __construct(private Scene $content, /** @var array<string, Zone> */ private array $zones, private ?string $before, /** @var list<string> */ private array $round, private int $lettersTaken = 0)
-    {
+    public function __construct(
+        private Scene $content,
+/** @var array<string, Zone> */ private array $zones,
+        private ?string $before,
+/** @var list<string> */ private array $round,
+        private int $lettersTaken = 0,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -60,7 +65,9 @@ final readonly class PutScene implements DesignCommand
             throw Refusal::because('document.zone_unplaced', '/content', ['zones' => $unknown]);
         }
         if (array_diff(array_map(strval(...), array_keys($this->zones)), $scene->zones()) !== []) {
-            throw Refusal::because('document.zone_unplaced', '/zones', ['zones' => array_map(strval(...), array_keys($this->zones))]);
+            throw Refusal::because('document.zone_unplaced', '/zones', [
+                'zones' => array_map(strval(...), array_keys($this->zones)),
+            ]);
         }
         $design = $design->with(['order' => self::inserted($document, $document->order, $scene->id, $this->before)]);
         $round = (new SetRound($this->round))->apply($design);
@@ -70,8 +77,9 @@ final readonly class PutScene implements DesignCommand
             [new RemoveScene($scene->id, $document->round)],
             $round->reads->and(Scopes::of(...array_map(Spot::zoneThere(...), $scene->zones()))),
             Scopes::of(
-                Spot::scene($scene->id), Spot::order(),
-                ...($this->round === $document->round ? [] : [Spot::round()]),
+                Spot::scene($scene->id),
+                Spot::order(),
+                ...$this->round === $document->round ? [] : [Spot::round()],
                 ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($this->zones)),
             ),
             ['scene' => $scene->name],
@@ -85,8 +93,13 @@ final readonly class PutScene implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->content->id, 'content' => $this->content->toArray(),
-            'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones), 'before' => $this->before, 'round' => $this->round,
+        return [
+            'do' => self::NAME,
+            'scene' => $this->content->id,
+            'content' => $this->content->toArray(),
+            'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones),
+            'before' => $this->before,
+            'round' => $this->round,
         ];
     }
 

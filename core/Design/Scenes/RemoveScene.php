@@ -14,8 +14,8 @@ use UpperPane\Core\Design\LayoutPut;
 use UpperPane\Core\Design\Spot;
 
 /**
- * `scene.remove`: a scene goes, with the zones that stand nowhere else. `round` says what the round is then; without it, the
- * same without the scene. Refuses `document.scene_gone`, `scene.last_of_round`, `document.round`.
+ * `scene.remove`: a scene goes, with the zones that stand nowhere else. `round` says what the round is then; without
+ * it, the same without the scene. Refuses `document.scene_gone`, `scene.last_of_round`, `document.round`.
  */
 final readonly class RemoveScene implements DesignCommand
 {
@@ -31,7 +31,10 @@ final readonly class RemoveScene implements DesignCommand
 
         $round = $input->optional('round')?->asList(200, 1);
 
-        return new self($input->id('scene'), $round === null ? null : array_map(static fn (Input $id) => $id->asId(), $round));
+        return new self(
+            $input->id('scene'),
+            $round === null ? null : array_map(static fn (Input $id) => $id->asId(), $round),
+        );
     }
 
     public function apply(Document $document): Change
@@ -42,7 +45,12 @@ final readonly class RemoveScene implements DesignCommand
             throw Refusal::because('scene.last_of_round', '/scene', ['scene' => $scene->name]);
         }
         $scenes = array_diff_key($document->scenes, [$this->scene => true]);
-        $design = (new SetRound($round))->apply($document->with(['scenes' => $scenes, 'order' => array_values(array_diff($document->order, [$this->scene]))]))->after;
+        $design = (new SetRound($round))->apply(
+            $document->with([
+                'scenes' => $scenes,
+                'order' => array_values(array_diff($document->order, [$this->scene])),
+            ]),
+        )->after;
         [$after, $gone] = LayoutPut::cleared($design, $scene->zones());
         $follower = $document->order[(int) array_search($this->scene, $document->order, true) + 1] ?? null;
 
@@ -51,8 +59,9 @@ final readonly class RemoveScene implements DesignCommand
             [new PutScene($scene, $gone, $follower, $document->round)],
             Scopes::of(),
             Scopes::of(
-                Spot::scene($this->scene), Spot::order(),
-                ...($round === $document->round ? [] : [Spot::round()]),
+                Spot::scene($this->scene),
+                Spot::order(),
+                ...$round === $document->round ? [] : [Spot::round()],
                 ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($gone)),
             ),
             ['scene' => $scene->name],
@@ -66,6 +75,8 @@ final readonly class RemoveScene implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene] + ($this->round === null ? [] : ['round' => $this->round]) + [];
+        return ['do' => self::NAME, 'scene' => $this->scene] +
+            ($this->round === null ? [] : ['round' => $this->round]) +
+            [];
     }
 }

@@ -31,7 +31,12 @@ final readonly class SetReflow implements DesignCommand
 
     public function apply(Document $document): Change
     {
-        return new Change($document->with(['reflow' => $this->by]), [new self($document->reflow)], Scopes::of(), Scopes::of(Spot::reflow()));
+        return new Change(
+            $document->with(['reflow' => $this->by]),
+            [new self($document->reflow)],
+            Scopes::of(),
+            Scopes::of(Spot::reflow()),
+        );
     }
 
     public function target(): Scope

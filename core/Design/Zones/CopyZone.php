@@ -13,8 +13,8 @@ use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Spot;
 
 /**
- * `zone.copy`: a scene gets a zone of its own, with a letter of its own, in the place of one that it shares with others. Refuses
- * what {@see ExchangeZone} refuses.
+ * `zone.copy`: a scene gets a zone of its own, with a letter of its own, in the place of one that it shares with
+ * others. Refuses what {@see ExchangeZone} refuses.
  */
 final readonly class CopyZone implements DesignCommand
 {
@@ -35,7 +35,8 @@ final readonly class CopyZone implements DesignCommand
     {
         $copy = $document->zone($this->zone)->copiedAs($this->as, Letters::at($document->lettersUsed));
 
-        return (new ExchangeZone($this->scene, $this->zone, $this->as, [$this->as => $copy], 1))->apply($document)
+        return (new ExchangeZone($this->scene, $this->zone, $this->as, [$this->as => $copy], 1))
+            ->apply($document)
             ->touching(Scopes::of(Spot::zone($this->zone)), Scopes::of());
     }
 

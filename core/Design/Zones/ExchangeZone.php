@@ -15,16 +15,22 @@ use UpperPane\Core\Design\Spot;
 use UpperPane\Core\Design\Zone;
 
 /**
- * `zone.exchange`: another zone takes a zone's places in all layouts of a scene; so a zone of another scene is shared. The zone
- * that leaves goes when it stands nowhere else. `zones` holds the one that comes, when the design does not have it. Refuses
- * `document.scene_gone`, `document.zone_gone`, `document.zone_twice`, and what {@see LayoutPut::withZones()} refuses.
+ * `zone.exchange`: another zone takes a zone's places in all layouts of a scene; so a zone of another scene is shared.
+ * The zone that leaves goes when it stands nowhere else. `zones` holds the one that comes, when the design does not
+ * have it. Refuses `document.scene_gone`, `document.zone_gone`, `document.zone_twice`, and what {@see
+ * LayoutPut::withZones()} refuses.
  */
 final readonly class ExchangeZone implements DesignCommand
 {
     public const NAME = 'zone.exchange';
 
-    public function __construct(private string $scene, private string $from, private string $to, /** @var array<string, Zone> */ private array $zones = [], private int $lettersTaken = 0)
-    {
+    public function __construct(
+        private string $scene,
+        private string $from,
+        private string $to,
+/** @var array<string, Zone> */ private array $zones = [],
+        private int $lettersTaken = 0,
+    ) {
     }
 
     public static function parse(Input $input): self
@@ -51,10 +57,12 @@ final readonly class ExchangeZone implements DesignCommand
         }
         $design = LayoutPut::withZones($document, $this->zones, $this->lettersTaken);
         $to = $design->zone($this->to, '/to');
-        $design = $design->withScene($scene->with([
-            'own' => $scene->own->exchanged($this->from, $this->to),
-            'turned' => $scene->turned?->exchanged($this->from, $this->to),
-        ]));
+        $design = $design->withScene(
+            $scene->with([
+                'own' => $scene->own->exchanged($this->from, $this->to),
+                'turned' => $scene->turned?->exchanged($this->from, $this->to),
+            ]),
+        );
         [$after, $gone] = LayoutPut::cleared($design, [$this->from]);
 
         return new Change(
@@ -62,7 +70,8 @@ final readonly class ExchangeZone implements DesignCommand
             [new self($this->scene, $this->to, $this->from, $gone)],
             Scopes::of(Spot::zoneThere($this->to), Spot::zoneThere($this->from)),
             Scopes::of(
-                Spot::layout($this->scene, false), Spot::layout($this->scene, true),
+                Spot::layout($this->scene, false),
+                Spot::layout($this->scene, true),
                 ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($this->zones + $gone)),
             ),
             ['letter' => $from->letter(), 'other' => $to->letter()],
@@ -76,6 +85,12 @@ final readonly class ExchangeZone implements DesignCommand
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'scene' => $this->scene, 'from' => $this->from, 'to' => $this->to, 'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones)];
+        return [
+            'do' => self::NAME,
+            'scene' => $this->scene,
+            'from' => $this->from,
+            'to' => $this->to,
+            'zones' => array_map(static fn (Zone $zone) => $zone->toArray(), $this->zones),
+        ];
     }
 }

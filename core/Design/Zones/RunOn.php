@@ -12,7 +12,10 @@ use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Spot;
 
-/** `zone.runs_on`: whether a zone runs on from the site’s midnight instead of starting with its scene (model §6). Refuses `document.zone_gone`. */
+/**
+ * `zone.runs_on`: whether a zone runs on from the site’s midnight instead of starting with its scene (model §6).
+ * Refuses `document.zone_gone`.
+ */
 final readonly class RunOn implements DesignCommand
 {
     public const NAME = 'zone.runs_on';

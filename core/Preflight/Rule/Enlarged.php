@@ -19,7 +19,9 @@ final class Enlarged extends ItemRule
         $scale = $item->fit?->enlargement();
 
         return $scale !== null && $scale->compare(Rational::of(5, 4)) > 0
-            ? $this->finding('picture.enlarged', Severity::Caution, $zone, $item, ['scale' => (string) $scale->decimal(2)])
+            ? $this->finding('picture.enlarged', Severity::Caution, $zone, $item, [
+                'scale' => (string) $scale->decimal(2),
+            ])
             : null;
     }
 }

@@ -11,7 +11,10 @@ use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\SceneRule;
 
-/** A zone that lies wholly behind something opaque (model §3, Placing). What is turned covers for sure only what it shows upright, so it does not count. */
+/**
+ * A zone that lies wholly behind something opaque (model §3, Placing). What is turned covers for sure only what it
+ * shows upright, so it does not count.
+ */
 final class Hidden implements SceneRule
 {
     public function check(ScenePlan $scene): array
@@ -21,7 +24,10 @@ final class Hidden implements SceneRule
             foreach (array_slice($scene->zones, $index + 1) as $over) {
                 if (self::covers($over, $zone)) {
                     $findings[] = Finding::of('zone.hidden', Severity::Note, $zone->path(), [
-                        'zone' => $zone->zone->id, 'letter' => $zone->zone->letter(), 'over' => $over->zone->letter(), 'scene' => $scene->scene->id,
+                        'zone' => $zone->zone->id,
+                        'letter' => $zone->zone->letter(),
+                        'over' => $over->zone->letter(),
+                        'scene' => $scene->scene->id,
                     ]);
                     break;
                 }
@@ -33,7 +39,9 @@ final class Hidden implements SceneRule
 
     private static function covers(ZonePlan $over, ZonePlan $zone): bool
     {
-        return $over->placed->isFloat && $over->placed->turnCentidegrees === 0
-            && $over->zone->fill()->kind() !== FillKind::Empty && $over->rect->contains($zone->placed->box());
+        return $over->placed->isFloat
+            && $over->placed->turnCentidegrees === 0
+            && $over->zone->fill()->kind() !== FillKind::Empty
+            && $over->rect->contains($zone->placed->box());
     }
 }

@@ -16,10 +16,15 @@ final class MissingFile extends ItemRule
 {
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
-        if (!$item->fill instanceof MediaFill || $item->fit !== null) {
+        if (!($item->fill instanceof MediaFill) || $item->fit !== null) {
             return null;
         }
 
-        return $this->finding($item->media === null ? 'media.missing' : 'media.not_ready', Severity::Stop, $zone, $item);
+        return $this->finding(
+            $item->media === null ? 'media.missing' : 'media.not_ready',
+            Severity::Stop,
+            $zone,
+            $item,
+        );
     }
 }

@@ -19,7 +19,9 @@ final class Stretched extends ItemRule
         $distortion = $item->fit?->distortion();
 
         return $distortion !== null && $distortion->compare(Rational::of(1, 100)) > 0
-            ? $this->finding('picture.stretched', Severity::Caution, $zone, $item, ['percent' => self::percent($distortion)])
+            ? $this->finding('picture.stretched', Severity::Caution, $zone, $item, [
+                'percent' => self::percent($distortion),
+            ])
             : null;
     }
 }

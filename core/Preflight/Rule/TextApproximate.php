@@ -16,7 +16,9 @@ final class TextApproximate extends ItemRule
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
         return $item->set?->exact === false
-            ? $this->finding('text.approximate', Severity::Note, $zone, $item, ['font' => is_string($item->drawing['font']) ? $item->drawing['font'] : ''])
+            ? $this->finding('text.approximate', Severity::Note, $zone, $item, [
+                'font' => is_string($item->drawing['font']) ? $item->drawing['font'] : '',
+            ])
             : null;
     }
 }

@@ -19,7 +19,10 @@ final class TooSmallToRead extends ItemRule
         $cap = $item->set?->capHeightPx;
 
         return $cap !== null && $zone->leastCapPx !== null && $cap->compare(Rational::of($zone->leastCapPx)) < 0
-            ? $this->finding('text.too_small', Severity::Caution, $zone, $item, ['cap' => (string) $cap->decimal(0), 'least' => $zone->leastCapPx])
+            ? $this->finding('text.too_small', Severity::Caution, $zone, $item, [
+                'cap' => (string) $cap->decimal(0),
+                'least' => $zone->leastCapPx,
+            ])
             : null;
     }
 }

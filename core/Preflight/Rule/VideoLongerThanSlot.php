@@ -16,7 +16,12 @@ final class VideoLongerThanSlot extends ItemRule
 {
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
-        if ($item->media?->isVideo() !== true || $item->ms === null || $item->contentMs === null || $item->contentMs <= $item->ms) {
+        if (
+            $item->media?->isVideo() !== true
+            || $item->ms === null
+            || $item->contentMs === null
+            || $item->contentMs <= $item->ms
+        ) {
             return null;
         }
 

@@ -14,7 +14,8 @@ use UpperPane\Core\Site\Spot;
 use UpperPane\Core\Site\SurfaceSheet;
 
 /**
- * `player.remove`: a player no longer feeds the surface; slices that name its outputs become findings. Refuses `player.gone`.
+ * `player.remove`: a player no longer feeds the surface; slices that name its outputs become findings. Refuses
+ * `player.gone`.
  *
  * @implements Command<SurfaceSheet>
  */
@@ -35,7 +36,9 @@ final readonly class RemovePlayer implements Command
 
     public function apply(Document $document): Change
     {
-        $before = $document->players[$this->player] ?? throw Refusal::because('player.gone', '/player', ['player' => $this->player]);
+        $before =
+            $document->players[$this->player] ??
+            throw Refusal::because('player.gone', '/player', ['player' => $this->player]);
 
         return new Change(
             $document->with(['players' => array_diff_key($document->players, [$this->player => 0])]),

@@ -16,8 +16,9 @@ use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\PlacedPanel;
 
 /**
- * `field.set`: one field of a surface. Another shape takes an output map that was made for the old one with it, unless every panel
- * still lies where it lay: slices name panels and canvas px. Refuses what the field refuses, beside its value.
+ * `field.set`: one field of a surface. Another shape takes an output map that was made for the old one with it, unless
+ * every panel still lies where it lay: slices name panels and canvas px. Refuses what the field refuses, beside its
+ * value.
  *
  * @implements Command<SurfaceSheet>
  */
@@ -40,14 +41,18 @@ final readonly class SetField implements Command
     {
         $set = [$this->field => $this->value];
         $after = $this->with($document, $set);
-        $unwired = $this->field === 'shape' && $document->outputs !== null && self::panels($after) !== self::panels($document);
+        $unwired =
+            $this->field === 'shape' && $document->outputs !== null && self::panels($after) !== self::panels($document);
         $after = $unwired ? $this->with($document, $set + ['outputs' => null]) : $after;
 
         return new Change(
             $after,
-            [new self($this->field, $document->field($this->field)), ...($unwired ? [new WireOutputs($document->outputs)] : [])],
+            [
+                new self($this->field, $document->field($this->field)),
+                ...$unwired ? [new WireOutputs($document->outputs)] : [],
+            ],
             Scopes::of(...$this->bounds()),
-            Scopes::of(Spot::field($this->field), ...($unwired ? [Spot::outputs()] : [])),
+            Scopes::of(Spot::field($this->field), ...$unwired ? [Spot::outputs()] : []),
             ['field' => $this->field],
         );
     }
@@ -69,7 +74,9 @@ final readonly class SetField implements Command
             return $sheet->with($set);
         } catch (Refusal $refusal) {
             $own = '/'.$this->field;
-            throw str_starts_with($refusal->path, $own) ? $refusal->at('/value'.substr($refusal->path, strlen($own))) : $refusal;
+            throw str_starts_with($refusal->path, $own)
+                ? $refusal->at('/value'.substr($refusal->path, strlen($own)))
+                : $refusal;
         }
     }
 
@@ -86,6 +93,14 @@ final readonly class SetField implements Command
     /** @return list<mixed> */
     private static function panels(SurfaceSheet $sheet): array
     {
-        return array_map(static fn (PlacedPanel $panel) => [$panel->id, $panel->rect->toArray(), $panel->panel->native->toArray(), $panel->panel->rotation], $sheet->surface->panels);
+        return array_map(
+            static fn (PlacedPanel $panel) => [
+                $panel->id,
+                $panel->rect->toArray(),
+                $panel->panel->native->toArray(),
+                $panel->panel->rotation,
+            ],
+            $sheet->surface->panels,
+        );
     }
 }

@@ -36,7 +36,9 @@ final readonly class SetOutputs implements Command
 
     public function apply(Document $document): Change
     {
-        $before = $document->players[$this->player] ?? throw Refusal::because('player.gone', '/player', ['player' => $this->player]);
+        $before =
+            $document->players[$this->player] ??
+            throw Refusal::because('player.gone', '/player', ['player' => $this->player]);
 
         return new Change(
             $document->with(['players' => [$this->player => $this->outputs] + $document->players]),

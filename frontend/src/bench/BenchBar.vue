@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
 import { useLabels } from '../document/labels'
+import { listed } from '../ui/format'
 import type { Aside } from './column'
 import { useDesign } from './design'
 import SceneFrieze from './SceneFrieze.vue'
@@ -29,8 +30,7 @@ const site = computed(() => design.answer?.surface?.site)
   <div class="bench-bar">
     <h1>{{ design.answer?.name }}</h1>
     <button type="button" class="plain bench-surface" :title="t('bench.other-hint')" @click="emit('aside', 'other')">
-      {{ design.answer?.surface?.name }}
-      <template v-if="design.answer?.area">, {{ design.answer.area }}</template>
+      {{ listed(design.answer?.surface?.name, design.answer?.area) }}
     </button>
     <span class="spring" />
     <span class="save-word" :class="design.state" role="status">

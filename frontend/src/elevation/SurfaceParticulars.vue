@@ -8,7 +8,7 @@ import type { SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
 import FindingMark from '../ui/FindingMark.vue'
-import { inches, metres, millimetres, pixels, timeOfDay } from '../ui/format'
+import { inches, listed, metres, millimetres, pixels, timeOfDay } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 
 const props = defineProps<{ surface: SurfaceWhole; zone: string }>()
@@ -26,6 +26,7 @@ watch(
 const error = ref<unknown>(null)
 const inUse = ref('')
 const face = computed<[number, number]>(() => [props.surface.face_um[0] / 1000, props.surface.face_um[1] / 1000])
+const rotation = computed(() => String(props.surface.panels[0]?.rotation || ''))
 const findings = computed(() =>
   [...props.surface.findings, ...props.surface.wiring.findings].filter((finding) => finding.severity !== 'note'),
 )
@@ -80,8 +81,7 @@ async function archive(sure: boolean): Promise<void> {
     </dd>
     <dt>{{ t('elevation.orientation') }}</dt>
     <dd>
-      {{ t(`elevation.${surface.orientation}`) }}
-      <template v-if="surface.panels[0]?.rotation">, {{ t('elevation.mounted', { turn: String(surface.panels[0].rotation) }) }}</template>
+      {{ listed(t(`elevation.${surface.orientation}`), rotation && t('elevation.mounted', { turn: rotation })) }}
     </dd>
     <dt>{{ t('elevation.panels') }}</dt>
     <dd class="measure">{{ surface.panels.length }} × {{ pixels(...surface.panels[0]!.native) }}</dd>
@@ -99,9 +99,7 @@ async function archive(sure: boolean): Promise<void> {
     <dd class="measure">{{ surface.diagonal_mm }} mm, {{ (surface.diagonal_mm / 25.4).toFixed(2) }}″</dd>
     <dt>{{ t('elevation.kind') }}</dt>
     <dd>
-      {{ t(`kind.${surface.kind}`) }}
-      <template v-if="surface.touch">, {{ t('field.touch') }}</template>
-      <template v-if="surface.sound">, {{ t('field.sound') }}</template>
+      {{ listed(t(`kind.${surface.kind}`), surface.touch && t('field.touch'), surface.sound && t('field.sound')) }}
     </dd>
     <dt>{{ t('elevation.viewers') }}</dt>
     <dd class="measure">{{ metres(surface.viewing_mm[0]) }} – {{ metres(surface.viewing_mm[1]) }}</dd>
@@ -147,10 +145,7 @@ async function archive(sure: boolean): Promise<void> {
   <ul class="lines">
     <li v-for="design in surface.designs" :key="design.id">
       <RouterLink class="line stacked" :to="{ name: 'bench', params: { design: design.id } }">
-        <span>
-          {{ design.name }}
-          <template v-if="design.area">, {{ design.area }}</template>
-        </span>
+        <span>{{ listed(design.name, design.area) }}</span>
         <span class="hint">
           {{ t('elevation.revision', { revision: String(design.revision) }) }} · {{ timeOfDay(design.changed_at, zone) }}
           <template v-if="surface.draft?.id === design.id">· {{ t('elevation.draft') }}</template>

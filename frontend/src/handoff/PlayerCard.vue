@@ -6,7 +6,7 @@ import { call } from '../api/client'
 import type { PlayerLine, ReleaseLine } from '../api/types'
 import { useSession } from '../session/session'
 import RefusalNote from '../ui/RefusalNote.vue'
-import { timeOfDay } from '../ui/format'
+import { listed, timeOfDay } from '../ui/format'
 
 const props = defineProps<{ player: PlayerLine; zone: string }>()
 const emit = defineEmits<{ changed: [] }>()
@@ -33,6 +33,7 @@ async function act(work: () => Promise<unknown>): Promise<void> {
     error.value = refused
   }
 }
+const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(ms, props.zone) })
 </script>
 
 <template>
@@ -60,8 +61,7 @@ async function act(work: () => Promise<unknown>): Promise<void> {
         {{ shownRelease ? words(shownRelease) : t('handoff.nothing') }}
         <br />
         <span class="hint">
-          {{ t('handoff.proof-at', { time: timeOfDay(player.shows.received_ms, zone) }) }}
-          <template v-if="player.shows.stepped">, {{ t('handoff.stepped') }}</template>
+          {{ listed(proofAt(player.shows.received_ms), player.shows.stepped && t('handoff.stepped')) }}
         </span>
         <span v-if="player.shows.differences.length" class="refusal">
           {{ t('handoff.differs', { letters: player.shows.differences.join(', ') }) }}

@@ -111,74 +111,78 @@ onMounted(async () => {
       </dl>
     </section>
     <form class="column" @submit.prevent="make(false)">
-      <label>
-        {{ t('surface.name') }}
-        <BFormInput size="sm" v-model="name" maxlength="120" required />
-      </label>
-      <PlaceTabs v-model="way" :tabs="ways" :label="t('surface.ways')" :words="(one) => t(`surface.way-${one}`)" panel="way-panel" />
-      <div id="way-panel" role="tabpanel" :aria-labelledby="`way-panel-${way}`">
-        <label v-if="way === 'mode'">
-          {{ t('surface.mode') }}
-          <BFormSelect size="sm" v-model="mode">
-            <option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">{{ pixels(...one.px) }}, {{ one.name }}</option>
-          </BFormSelect>
-        </label>
-        <EdidField v-if="way === 'edid'" @read="edid = $event" />
-        <template v-if="way === 'wall' && free">
-          <PanelList v-model="free" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
-          <button type="button" class="plain" @click="free = null">{{ t('shape.back-to-grid') }}</button>
-        </template>
-        <template v-else>
-          <WallFields v-if="way === 'wall'" v-model="wall"><FigureFields v-model="figures" :typed="typed" :native="null" /></WallFields>
-          <FigureFields
-            v-else-if="way !== 'edid' || edid"
-            :key="`${way} ${edid?.product ?? ''}`"
-            v-model="figures"
-            :typed="typed"
-            :native="native" />
-          <button v-if="way === 'wall'" type="button" class="plain" :disabled="!resolved" @click="arrangeFreely">
-            {{ t('shape.free') }}
-          </button>
-        </template>
-      </div>
-      <div class="field-row">
+      <div class="fields">
         <label>
-          {{ t('elevation.kind') }}
-          <BFormSelect size="sm" v-model="kind">
-            <option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option>
-          </BFormSelect>
+          {{ t('surface.name') }}
+          <BFormInput size="sm" v-model="name" maxlength="120" required />
         </label>
-        <label>
-          {{ t('surface.hangs') }}
-          <BFormSelect size="sm" v-model="portrait">
-            <option :value="false">{{ t('elevation.landscape') }}</option>
-            <option :value="true">{{ t('elevation.portrait') }}</option>
-          </BFormSelect>
-        </label>
-        <label v-if="way !== 'wall'">
-          {{ t('surface.turned') }}
-          <BFormSelect size="sm" v-model="rotation">
-            <option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option>
-          </BFormSelect>
-        </label>
-      </div>
-      <RefusalNote :error="unclaimed" />
-      <ul v-if="resolved?.findings.length" class="findings short">
-        <li v-for="(finding, index) in resolved.findings" :key="index">
-          <FindingMark :severity="finding.severity" />
-          <span>
-            {{ finding.message }}
-            <span class="hint">{{ finding.mend }}</span>
-          </span>
-        </li>
-      </ul>
-      <div v-if="questions.length" class="questions" role="alertdialog" :aria-label="t('surface.asked')">
-        <p v-for="question in questions" :key="question.code">
-          <FindingMark severity="caution" />
-          {{ question.message }}
-          <span class="hint">{{ question.mend }}</span>
-        </p>
-        <button type="button" class="btn btn-sm btn-outline-dark" @click="make(true)">{{ t('surface.sure') }}</button>
+        <PlaceTabs v-model="way" :tabs="ways" :label="t('surface.ways')" :words="(one) => t(`surface.way-${one}`)" panel="way-panel" />
+        <div id="way-panel" role="tabpanel" :aria-labelledby="`way-panel-${way}`">
+          <label v-if="way === 'mode'">
+            {{ t('surface.mode') }}
+            <BFormSelect size="sm" v-model="mode">
+              <option v-for="one in modes" :key="one.px.join(' ')" :value="one.px.join(' ')">
+                {{ pixels(...one.px) }}, {{ one.name }}
+              </option>
+            </BFormSelect>
+          </label>
+          <EdidField v-if="way === 'edid'" @read="edid = $event" />
+          <template v-if="way === 'wall' && free">
+            <PanelList v-model="free" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
+            <button type="button" class="plain" @click="free = null">{{ t('shape.back-to-grid') }}</button>
+          </template>
+          <template v-else>
+            <WallFields v-if="way === 'wall'" v-model="wall"><FigureFields v-model="figures" :typed="typed" :native="null" /></WallFields>
+            <FigureFields
+              v-else-if="way !== 'edid' || edid"
+              :key="`${way} ${edid?.product ?? ''}`"
+              v-model="figures"
+              :typed="typed"
+              :native="native" />
+            <button v-if="way === 'wall'" type="button" class="plain" :disabled="!resolved" @click="arrangeFreely">
+              {{ t('shape.free') }}
+            </button>
+          </template>
+        </div>
+        <div class="field-row">
+          <label>
+            {{ t('elevation.kind') }}
+            <BFormSelect size="sm" v-model="kind">
+              <option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option>
+            </BFormSelect>
+          </label>
+          <label>
+            {{ t('surface.hangs') }}
+            <BFormSelect size="sm" v-model="portrait">
+              <option :value="false">{{ t('elevation.landscape') }}</option>
+              <option :value="true">{{ t('elevation.portrait') }}</option>
+            </BFormSelect>
+          </label>
+          <label v-if="way !== 'wall'">
+            {{ t('surface.turned') }}
+            <BFormSelect size="sm" v-model="rotation">
+              <option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option>
+            </BFormSelect>
+          </label>
+        </div>
+        <RefusalNote :error="unclaimed" />
+        <ul v-if="resolved?.findings.length" class="findings short">
+          <li v-for="(finding, index) in resolved.findings" :key="index">
+            <FindingMark :severity="finding.severity" />
+            <span>
+              {{ finding.message }}
+              <span class="hint">{{ finding.mend }}</span>
+            </span>
+          </li>
+        </ul>
+        <div v-if="questions.length" class="questions" role="alertdialog" :aria-label="t('surface.asked')">
+          <p v-for="question in questions" :key="question.code">
+            <FindingMark severity="caution" />
+            {{ question.message }}
+            <span class="hint">{{ question.mend }}</span>
+          </p>
+          <button type="button" class="btn btn-sm btn-outline-dark" @click="make(true)">{{ t('surface.sure') }}</button>
+        </div>
       </div>
       <div class="button-row staying">
         <button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button>

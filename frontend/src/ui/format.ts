@@ -25,3 +25,6 @@ export const inches = ([width, height]: [number, number]): string =>
   `${(width / 25.4).toFixed(1)} × ${(height / 25.4).toFixed(1)} in`
 /** Half up in whole decimetres: 1150 mm are 1.2 m, whatever a binary fraction makes of 1.15. */
 export const metres = (mm: number): string => `${Math.round(mm / 100) / 10} m`
+
+/** What there is of some words, with commas between. */
+export const listed = (...words: (string | false | null | undefined)[]): string => words.filter(Boolean).join(', ')

@@ -28,14 +28,22 @@ use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Time\Midnights;
 
-/** What the bench is told of a design: the layout that is looked at with its zones' plans, every scene's line, and what is found. */
+/**
+ * What the bench is told of a design: the layout that is looked at with its zones' plans, every scene's line, and what
+ * is found.
+ */
 final readonly class BenchAnswer
 {
     private PlanContext $context;
     private ?Ground $ground;
 
-    public function __construct(private LoadedDocument $loaded, private Design $design, private LayoutAt $at, private SurfaceSheet $sheet, PlanContext $context)
-    {
+    public function __construct(
+        private LoadedDocument $loaded,
+        private Design $design,
+        private LayoutAt $at,
+        private SurfaceSheet $sheet,
+        PlanContext $context,
+    ) {
         $this->ground = self::under($sheet, $loaded->area, $at);
         $this->context = $context->on($this->ground)->seenFrom($sheet->viewingMm()[1], $sheet->surface->pitchXUm);
     }
@@ -59,23 +67,33 @@ final readonly class BenchAnswer
             'layers' => array_map(strval(...), array_keys($placing->placed)),
             'bench' => BenchView::of($this->at, $this->ground),
             'ratio' => Ratio::of($this->at->canvas())->toArray(),
-            'panels' => (object) array_map(static fn (Rect $panel) => $panel->toArray(), $this->ground->panels ?? []),
+            'panels' => (object) array_map(
+                static fn (Rect $panel) => $panel->toArray(),
+                $this->ground->panels ?? [],
+            ),
             'ranks' => $this->ground->ranks ?? ['columns' => [], 'rows' => []],
             'safe' => $this->safe()?->toArray(),
             'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->ground->seams ?? []),
             'scenes' => (object) array_map($this->scene(...), $this->design->scenes),
             'findings' => $this->findings(),
             'area' => $this->loaded->area,
-        ] + $this->zones(SceneCompiler::zones($this->at, $placing, $this->context, null));
+        ] +
+            $this->zones(SceneCompiler::zones($this->at, $placing, $this->context, null));
     }
 
-    /** @return array<string, mixed> only what is different from another state of the design; null where it is as it was */
+    /**
+     * @return array<string, mixed> only what is different from another state of the design; null where it is as it was
+     */
     public function since(Design $seen, LayoutAt $seenAt): array
     {
         [$before, $after] = [$this->placingOf($seenAt), $this->placing()];
         $changed = SceneCompiler::changed($seenAt, $before, $this->at, $after);
-        $sameLayout = $seenAt->layout === $this->at->layout || $seenAt->layout->toArray() === $this->at->layout->toArray();
-        $scenes = array_filter($this->design->scenes, fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen));
+        $sameLayout =
+            $seenAt->layout === $this->at->layout || $seenAt->layout->toArray() === $this->at->layout->toArray();
+        $scenes = array_filter(
+            $this->design->scenes,
+            fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen),
+        );
 
         return $this->head() + [
             'order' => $sameLayout ? null : SceneCompiler::order($after),
@@ -83,7 +101,8 @@ final readonly class BenchAnswer
             'bench' => $sameLayout ? null : BenchView::of($this->at, $this->ground),
             'scenes' => (object) array_map($this->scene(...), $scenes),
             'findings' => $this->findingsOf($scenes, $seen),
-        ] + $this->zones(SceneCompiler::zones($this->at, $after, $this->context, $changed));
+        ] +
+            $this->zones(SceneCompiler::zones($this->at, $after, $this->context, $changed));
     }
 
     /** What lies under a design's canvas; null when the surface has become another since, or for the other layout. */
@@ -91,14 +110,19 @@ final readonly class BenchAnswer
     {
         $place = $area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$area] ?? null;
 
-        return $place !== null && $place->size()->toArray() === $at->canvas()->toArray() ? Ground::of($sheet->surface)->within($place) : null;
+        return $place !== null && $place->size()->toArray() === $at->canvas()->toArray()
+            ? Ground::of($sheet->surface)->within($place)
+            : null;
     }
 
     /** Whether it shows a zone that is another now. */
     private function shows(Scene $scene, Design $seen): bool
     {
         foreach ($scene->zones() as $id) {
-            if (($seen->zones[$id] ?? null) !== $this->design->zones[$id] && !($seen->zones[$id] ?? null)?->equals($this->design->zone($id))) {
+            if (
+                ($seen->zones[$id] ?? null) !== $this->design->zones[$id]
+                && !($seen->zones[$id] ?? null)?->equals($this->design->zone($id))
+            ) {
                 return true;
             }
         }
@@ -116,12 +140,19 @@ final readonly class BenchAnswer
             'canvas' => $this->at->canvas()->toArray(),
             'scene' => $this->at->scene->id,
             'layout' => $this->at->name(),
-            'layouts' => ['own' => $this->design->canvas->toArray(), 'turned' => $this->at->scene->turned === null ? null : $this->design->canvas->turned(90)->toArray()],
+            'layouts' => [
+                'own' => $this->design->canvas->toArray(),
+                'turned' => $this->at->scene->turned === null ? null : $this->design->canvas->turned(90)->toArray(),
+            ],
             'reflow' => $this->design->reflow->value,
             'frieze' => $this->design->order,
             'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
             'now_ms' => $this->context->fromMs,
-            'midnight_ms' => Midnights::over($this->context->zone, $this->context->fromMs, $this->context->fromMs + 1)[0],
+            'midnight_ms' => Midnights::over(
+                $this->context->zone,
+                $this->context->fromMs,
+                $this->context->fromMs + 1,
+            )[0],
         ];
     }
 
@@ -162,7 +193,12 @@ final readonly class BenchAnswer
             array_map(function (Scene $scene) use ($seen): array {
                 $before = $seen->scenes[$scene->id] ?? null;
                 $sameLayouts = $before !== null && $before->own === $scene->own && $before->turned === $scene->turned;
-                $changed = array_values(array_filter($scene->zones(), fn (string $id) => !($seen->zones[$id] ?? null)?->equals($this->design->zone($id))));
+                $changed = array_values(
+                    array_filter(
+                        $scene->zones(),
+                        fn (string $id) => !($seen->zones[$id] ?? null)?->equals($this->design->zone($id)),
+                    ),
+                );
 
                 return [$this->compiled($scene, $sameLayouts ? $changed : null), $sameLayouts ? $changed : null];
             }, $scenes),
@@ -173,8 +209,16 @@ final readonly class BenchAnswer
     private function compiled(Scene $scene, ?array $only = null): ScenePlan
     {
         $at = LayoutAt::of($this->design, $scene->id, false);
-        $place = $this->loaded->area === null ? $this->sheet->surface->canvas->rect() : $this->sheet->areas[$this->loaded->area] ?? $this->sheet->surface->canvas->rect();
-        $compiler = new SceneCompiler($this->design, new Sizing($place->size(), $this->sheet->surface->pitchXUm, $this->sheet->surface->pitchYUm), $this->context->on(Ground::of($this->sheet->surface)->within($place)), $place);
+        $place =
+            $this->loaded->area === null
+                ? $this->sheet->surface->canvas->rect()
+                : $this->sheet->areas[$this->loaded->area] ?? $this->sheet->surface->canvas->rect();
+        $compiler = new SceneCompiler(
+            $this->design,
+            new Sizing($place->size(), $this->sheet->surface->pitchXUm, $this->sheet->surface->pitchYUm),
+            $this->context->on(Ground::of($this->sheet->surface)->within($place)),
+            $place,
+        );
 
         return $compiler->compile($scene, $only);
     }
@@ -199,7 +243,11 @@ final readonly class BenchAnswer
                     $zones[$zone->zone->id] = array_map($write, $preflight->zones([$zone]));
                 }
 
-                return ['layout' => array_map($write, $preflight->scene($plan)), 'zones' => (object) $zones, 'all' => $judged[1] === null];
+                return [
+                    'layout' => array_map($write, $preflight->scene($plan)),
+                    'zones' => (object) $zones,
+                    'all' => $judged[1] === null,
+                ];
             }, $scenes),
         ];
     }
@@ -214,7 +262,19 @@ final readonly class BenchAnswer
         $zones = $documents = [];
         foreach ($plans as $plan) {
             $zones[$plan->zone->id] = $plan->toArray();
-            $documents[$plan->zone->id] = $plan->zone->toArray() + ['scenes' => array_values(array_map(strval(...), array_keys(array_filter($this->design->scenes, static fn (Scene $scene) => $scene->holds($plan->zone->id)))))];
+            $documents[$plan->zone->id] = $plan->zone->toArray() + [
+                'scenes' => array_values(
+                    array_map(
+                        strval(...),
+                        array_keys(
+                            array_filter(
+                                $this->design->scenes,
+                                static fn (Scene $scene) => $scene->holds($plan->zone->id),
+                            ),
+                        ),
+                    ),
+                ),
+            ];
         }
 
         return ['zones' => (object) $zones, 'documents' => (object) $documents];
@@ -236,6 +296,10 @@ final readonly class BenchAnswer
         $safe = $this->sheet->safe();
         $canvas = $this->sheet->surface->canvas;
 
-        return $this->loaded->area !== null || $canvas->toArray() !== $this->at->canvas()->toArray() || $safe->equals($canvas->rect()) ? null : $safe;
+        return $this->loaded->area !== null
+            || $canvas->toArray() !== $this->at->canvas()->toArray()
+            || $safe->equals($canvas->rect())
+            ? null
+            : $safe;
     }
 }

@@ -18,7 +18,10 @@ use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Site\Right;
 
-/** A new design for a surface or a named area of it: one scene, one empty pane. The id comes from the client, so that a repeated request makes no second one. */
+/**
+ * A new design for a surface or a named area of it: one scene, one empty pane. The id comes from the client, so that a
+ * repeated request makes no second one.
+ */
 final readonly class CreateDesign
 {
     public function __construct(
@@ -47,14 +50,33 @@ final readonly class CreateDesign
         $this->gate->demand($person, Right::Design, $row->site);
         $area = $input->optional('area')?->asText(60, 1);
         $sheet = $this->planning->sheet($row);
-        $size = ($area === null ? $sheet->surface->canvas->rect() : $sheet->areas[$area] ?? throw Refusal::because('area.unknown', '/area', ['area' => $area]))->size();
+        $size = ($area === null
+            ? $sheet->surface->canvas->rect()
+            : $sheet->areas[$area] ?? throw Refusal::because('area.unknown', '/area', ['area' => $area])
+        )->size();
         $scene = $input->optional('scene')?->asText(80, 1) ?? 'Rest';
-        $design = Design::fresh($name, $size, $sheet->surface->widthUm($size->width), $sheet->surface->heightUm($size->height), 's-rest', 'z-'.substr($id, 0, 8), $scene);
+        $design = Design::fresh(
+            $name,
+            $size,
+            $sheet->surface->widthUm($size->width),
+            $sheet->surface->heightUm($size->height),
+            's-rest',
+            'z-'.substr($id, 0, 8),
+            $scene,
+        );
         $this->entities->wrapInTransaction(function () use ($id, $row, $area, $design, $name, $person): void {
             $known = $this->documents->load($id, true);
             if ($known === null) {
-                $this->documents->add(new LoadedDocument($id, DesignKind::NAME, $row->site->id, $row->id, $area, 0, $design), $name, $person);
-                $this->recorder->record($person, 'design.create', $id, ['name' => $name, 'surface' => $row->code, 'area' => $area]);
+                $this->documents->add(
+                    new LoadedDocument($id, DesignKind::NAME, $row->site->id, $row->id, $area, 0, $design),
+                    $name,
+                    $person,
+                );
+                $this->recorder->record($person, 'design.create', $id, [
+                    'name' => $name,
+                    'surface' => $row->code,
+                    'area' => $area,
+                ]);
             }
         });
 

@@ -22,8 +22,11 @@ use UpperPane\Core\Site\Right;
  */
 final readonly class DesignDesk implements Desk
 {
-    public function __construct(private Planning $planning, private References $references, private Undoable $undoable)
-    {
+    public function __construct(
+        private Planning $planning,
+        private References $references,
+        private Undoable $undoable,
+    ) {
     }
 
     public function kind(): string
@@ -60,7 +63,13 @@ final readonly class DesignDesk implements Desk
 
         return $this->answer($head, $view)->whole() + [
             'undo' => $this->undoable->describe($head, $person),
-            'surface' => ['code' => $surface->code, 'name' => $surface->name, 'site' => $surface->site->slug, 'site_name' => $surface->site->name, 'zone' => $surface->site->timeZone],
+            'surface' => [
+                'code' => $surface->code,
+                'name' => $surface->name,
+                'site' => $surface->site->slug,
+                'site_name' => $surface->site->name,
+                'zone' => $surface->site->timeZone,
+            ],
         ];
     }
 
@@ -68,22 +77,36 @@ final readonly class DesignDesk implements Desk
     {
         $at = BenchAnswer::look(self::design($head), $view);
         $seenAt = BenchAnswer::look($seen, $view);
-        if ($at->scene->id !== $seenAt->scene->id || $at->turned !== $seenAt->turned || ($view->scene !== '' && $at->scene->id !== $view->scene)) {
+        if (
+            $at->scene->id !== $seenAt->scene->id
+            || $at->turned !== $seenAt->turned
+            || ($view->scene !== '' && $at->scene->id !== $view->scene)
+        ) {
             return $this->whole($head, $person, new View($at->scene->id, $at->turned));
         }
 
-        return $this->answer($head, $view)->since($seen, $seenAt) + ['undo' => $this->undoable->describe($head, $person)];
+        return $this->answer($head, $view)->since($seen, $seenAt) + [
+            'undo' => $this->undoable->describe($head, $person),
+        ];
     }
 
     private function answer(LoadedDocument $head, View $view): BenchAnswer
     {
         $surface = $this->planning->surface($head);
 
-        return new BenchAnswer($head, self::design($head), BenchAnswer::look(self::design($head), $view), $this->planning->sheet($surface), $this->planning->context($surface));
+        return new BenchAnswer(
+            $head,
+            self::design($head),
+            BenchAnswer::look(self::design($head), $view),
+            $this->planning->sheet($surface),
+            $this->planning->context($surface),
+        );
     }
 
     private static function design(LoadedDocument $loaded): Design
     {
-        return $loaded->document instanceof Design ? $loaded->document : throw new \LogicException("{$loaded->id} is no design.");
+        return $loaded->document instanceof Design
+            ? $loaded->document
+            : throw new \LogicException("{$loaded->id} is no design.");
     }
 }

@@ -15,10 +15,18 @@ final class MediaUse
         $media = [];
         foreach ($first->zones as $id => $zone) {
             $same = ($second->zones[$id] ?? null) === $zone;
-            $media = $same ? $media : [...$media, ...array_diff($zone->fill()->mediaIds(), ($second->zones[$id] ?? null)?->fill()->mediaIds() ?? [])];
+            $media = $same
+                ? $media
+                : [
+                    ...$media,
+                    ...array_diff($zone->fill()->mediaIds(), ($second->zones[$id] ?? null)?->fill()->mediaIds() ?? []),
+                ];
         }
         foreach ($first->scenes as $id => $scene) {
-            $media = [...$media, ...array_diff($scene->ground->mediaIds(), ($second->scenes[$id] ?? null)?->ground->mediaIds() ?? [])];
+            $media = [
+                ...$media,
+                ...array_diff($scene->ground->mediaIds(), ($second->scenes[$id] ?? null)?->ground->mediaIds() ?? []),
+            ];
         }
 
         return array_values(array_unique($media));

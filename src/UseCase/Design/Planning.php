@@ -20,11 +20,19 @@ use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Text\Fonts;
 
-/** Gathers what the core needs to judge a design: the surface's sheet, the media's facts, the faces, the site's zone and now. */
+/**
+ * Gathers what the core needs to judge a design: the surface's sheet, the media's facts, the faces, the site's zone and
+ * now.
+ */
 final readonly class Planning
 {
-    public function __construct(private Documents $documents, private Surfaces $surfaces, private MediaLibrary $media, private Fonts $fonts, private ShiftedClock $clock)
-    {
+    public function __construct(
+        private Documents $documents,
+        private Surfaces $surfaces,
+        private MediaLibrary $media,
+        private Fonts $fonts,
+        private ShiftedClock $clock,
+    ) {
     }
 
     public function nowMs(): int
@@ -41,7 +49,9 @@ final readonly class Planning
     /** @throws Refusal for a sheet that cannot be read */
     public function sheet(SurfaceRow $row): SurfaceSheet
     {
-        $sheet = $this->documents->several(SurfaceKind::NAME, [$row->document])[$row->document] ?? throw Absent::named('surface');
+        $sheet =
+            $this->documents->several(SurfaceKind::NAME, [$row->document])[$row->document] ??
+            throw Absent::named('surface');
 
         return match (true) {
             $sheet instanceof SurfaceSheet => $sheet,
@@ -50,8 +60,12 @@ final readonly class Planning
         };
     }
 
-    public function judge(LoadedDocument $loaded, Design $design, SurfaceRow $row, ?SurfaceSheet $sheet = null): Judgement
-    {
+    public function judge(
+        LoadedDocument $loaded,
+        Design $design,
+        SurfaceRow $row,
+        ?SurfaceSheet $sheet = null,
+    ): Judgement {
         $this->expect($design, null);
 
         return Judgement::of($design, $sheet ?? $this->sheet($row), $loaded->area, $this->context($row));
@@ -59,7 +73,13 @@ final readonly class Planning
 
     public function context(SurfaceRow $row): PlanContext
     {
-        return new PlanContext($this->media, $this->fonts, new \DateTimeZone($row->site->timeZone), $this->clock->nowMs(), Rational::of(1));
+        return new PlanContext(
+            $this->media,
+            $this->fonts,
+            new \DateTimeZone($row->site->timeZone),
+            $this->clock->nowMs(),
+            Rational::of(1),
+        );
     }
 
     /**

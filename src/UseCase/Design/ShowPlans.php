@@ -37,16 +37,25 @@ final readonly class ShowPlans
      *
      * @param list<string> $codes
      *
-     * @return array{plans: list<array<string, mixed>>} each with its surface and its findings there; unknown surfaces are left out
+     * @return array{plans: list<array<string, mixed>>} each with its surface and its findings there; unknown surfaces
+     *     are left out
      */
     public function several(string $id, array $codes, Person $person): array
     {
         $loaded = $this->open($id, $person);
-        $rows = $this->surfaces->coded($this->planning->surface($loaded)->site, array_slice($codes, 0, self::MOST_BESIDE));
+        $rows = $this->surfaces->coded(
+            $this->planning->surface($loaded)->site,
+            array_slice($codes, 0, self::MOST_BESIDE),
+        );
 
-        return ['plans' => array_map(fn (SurfaceRow $row) => [
-            'surface' => ['code' => $row->code, 'name' => $row->name],
-        ] + self::written($this->planning->judge($loaded, self::design($loaded), $row)), $rows)];
+        return [
+            'plans' => array_map(
+                fn (SurfaceRow $row) => [
+                    'surface' => ['code' => $row->code, 'name' => $row->name],
+                ] + self::written($this->planning->judge($loaded, self::design($loaded), $row)),
+                $rows,
+            ),
+        ];
     }
 
     /** @return array<string, mixed> the scene, and what each of its zones shows, so many ms after the round began */
@@ -55,9 +64,19 @@ final readonly class ShowPlans
         $plan = $this->judge($this->open($id, $person), null)->plan;
         $now = $plan->round->at($tMs);
 
-        return ['t_ms' => $tMs, 'scene' => $now['scene'], 'since_ms' => $now['since_ms'], 'left_ms' => $now['left_ms'], 'zones' => array_map(static fn (ZonePlan $zone) => [
-            'zone' => $zone->zone->id, 'letter' => $zone->zone->letter(),
-        ] + $zone->at($now['since_ms']), $plan->scenes[$now['scene']]->zones)];
+        return [
+            't_ms' => $tMs,
+            'scene' => $now['scene'],
+            'since_ms' => $now['since_ms'],
+            'left_ms' => $now['left_ms'],
+            'zones' => array_map(
+                static fn (ZonePlan $zone) => [
+                    'zone' => $zone->zone->id,
+                    'letter' => $zone->zone->letter(),
+                ] + $zone->at($now['since_ms']),
+                $plan->scenes[$now['scene']]->zones,
+            ),
+        ];
     }
 
     private function open(string $id, Person $person): LoadedDocument
@@ -70,7 +89,10 @@ final readonly class ShowPlans
     private function judge(LoadedDocument $loaded, ?string $surface): Judgement
     {
         $own = $this->planning->surface($loaded);
-        $row = $surface === null ? $own : $this->surfaces->coded($own->site, [$surface])[0] ?? throw Absent::named('surface');
+        $row =
+            $surface === null
+                ? $own
+                : $this->surfaces->coded($own->site, [$surface])[0] ?? throw Absent::named('surface');
 
         return $this->planning->judge($loaded, self::design($loaded), $row);
     }
@@ -83,6 +105,9 @@ final readonly class ShowPlans
     /** @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} */
     private static function written(Judgement $judgement): array
     {
-        return ['plan' => $judgement->plan->toArray(), 'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings)];
+        return [
+            'plan' => $judgement->plan->toArray(),
+            'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
+        ];
     }
 }

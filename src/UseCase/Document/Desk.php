@@ -13,8 +13,8 @@ use UpperPane\Core\Change\Document;
 use UpperPane\Core\Site\Right;
 
 /**
- * What the app does around one kind of document, beside storing it: who may change it, what else must be kept in step, and
- * what whoever edits it is told.
+ * What the app does around one kind of document, beside storing it: who may change it, what else must be kept in step,
+ * and what whoever edits it is told.
  *
  * @template D of Document
  */

@@ -36,7 +36,11 @@ final readonly class Desks
     {
         $loaded = $this->documents->load($id, $toChange) ?? throw Absent::named('document');
         $desk = $this->of($loaded->kind);
-        $this->gate->demand($person, $toChange ? $desk->right() : Right::See, $this->sites->byId($loaded->siteId) ?? throw Absent::named('site'));
+        $this->gate->demand(
+            $person,
+            $toChange ? $desk->right() : Right::See,
+            $this->sites->byId($loaded->siteId) ?? throw Absent::named('site'),
+        );
 
         return [$loaded, $desk];
     }

@@ -21,13 +21,17 @@ use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Change\Step;
 
 /**
- * Applies a batch of one client's queue, made on some revision. Sent again after a lost answer, it is not done twice. What others
- * did since stands beside it where the two do not meet; else the person chooses.
+ * Applies a batch of one client's queue, made on some revision. Sent again after a lost answer, it is not done twice.
+ * What others did since stands beside it where the two do not meet; else the person chooses.
  */
 final readonly class EditDocument
 {
-    public function __construct(private EntityManagerInterface $entities, private Documents $documents, private Kinds $kinds, private Desks $desks)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Documents $documents,
+        private Kinds $kinds,
+        private Desks $desks,
+    ) {
     }
 
     /**
@@ -43,7 +47,15 @@ final readonly class EditDocument
         $view = View::parse($input->optional('view'));
         $sure = $input->has('sure') && $input->bool('sure');
 
-        return $this->entities->wrapInTransaction(function () use ($id, $input, $person, $batchId, $client, $view, $sure) {
+        return $this->entities->wrapInTransaction(function () use (
+            $id,
+            $input,
+            $person,
+            $batchId,
+            $client,
+            $view,
+            $sure,
+        ) {
             [$head, $desk] = $this->desks->open($id, $person, true);
             if ($this->documents->knows($batchId) !== null) {
                 return $desk->whole($head, $person, $view) + ['between' => [], 'repeated' => true];
@@ -55,7 +67,17 @@ final readonly class EditDocument
             $outcome = $this->attempt($batch, $head, $made, $since, $client);
             $seen = $this->documents->documentAt($head, $made);
             $desk->follow($head, $outcome->after, $sure);
-            $stored = $this->documents->store($head, $batchId, $client, $batch, $outcome, $desk->name($outcome->after), $person, Nature::Edit, null);
+            $stored = $this->documents->store(
+                $head,
+                $batchId,
+                $client,
+                $batch,
+                $outcome,
+                $desk->name($outcome->after),
+                $person,
+                Nature::Edit,
+                null,
+            );
 
             return $desk->changed($stored, $seen, $person, $view) + ['between' => $this->between($id, $since, $client)];
         });
@@ -84,13 +106,20 @@ final readonly class EditDocument
     }
 
     /**
-     * What cannot be done any more, but could be on its own revision, is a conflict with whoever changed what it touches.
+     * What cannot be done any more, but could be on its own revision, is a conflict with whoever changed what it
+     * touches.
      *
      * @param Batch<Document> $batch
      * @param list<Step>      $since
      */
-    private function refuseWithBothVersions(Batch $batch, LoadedDocument $head, int $made, array $since, string $client, Refusal $refusal): void
-    {
+    private function refuseWithBothVersions(
+        Batch $batch,
+        LoadedDocument $head,
+        int $made,
+        array $since,
+        string $client,
+        Refusal $refusal,
+    ): void {
         $mine = $since === [] ? null : $this->attempted($batch, $head, $made);
         $others = array_values(array_filter($since, static fn (Step $step) => $step->client !== $client));
         if ($mine !== null && $others !== []) {
@@ -120,13 +149,25 @@ final readonly class EditDocument
     private function conflict(LoadedDocument $head, Outcome $mine, array $clashes): Conflict
     {
         $lines = $this->between($head->id, $clashes, '');
-        $met = Scopes::of()->and(...array_map(static fn (Step $step) => $mine->touched()->shared($step->writes)->and($step->writes->shared($mine->touched())), $clashes));
+        $met = Scopes::of()->and(
+            ...array_map(
+                static fn (Step $step) => $mine
+                    ->touched()
+                    ->shared($step->writes)
+                    ->and($step->writes->shared($mine->touched())),
+                $clashes,
+            ),
+        );
 
-        return Conflict::because('document.changed_since', ['who' => implode(', ', array_unique(array_column($lines, 'author')))], [
-            'revision' => $head->revision,
-            'between' => $lines,
-            'things' => $this->kinds->named($head->kind)->versions($head->document, $mine->after, $met),
-        ]);
+        return Conflict::because(
+            'document.changed_since',
+            ['who' => implode(', ', array_unique(array_column($lines, 'author')))],
+            [
+                'revision' => $head->revision,
+                'between' => $lines,
+                'things' => $this->kinds->named($head->kind)->versions($head->document, $mine->after, $met),
+            ],
+        );
     }
 
     /**
@@ -136,9 +177,14 @@ final readonly class EditDocument
      */
     private function between(string $id, array $steps, string $client): array
     {
-        $numbers = array_map(static fn (Step $step) => $step->number, array_filter($steps, static fn (Step $step) => $step->client !== $client));
+        $numbers = array_map(
+            static fn (Step $step) => $step->number,
+            array_filter($steps, static fn (Step $step) => $step->client !== $client),
+        );
         $lines = $numbers === [] ? [] : $this->documents->lines($id, min($numbers) - 1);
 
-        return array_reverse(array_values(array_filter($lines, static fn (array $line) => in_array($line['number'], $numbers, true))));
+        return array_reverse(
+            array_values(array_filter($lines, static fn (array $line) => in_array($line['number'], $numbers, true))),
+        );
     }
 }

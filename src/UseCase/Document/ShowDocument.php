@@ -30,11 +30,16 @@ final readonly class ShowDocument
         return ['revision' => $head->revision, 'revisions' => $this->documents->lines($id)];
     }
 
-    /** @return array{revision: int, revisions: list<array<string, mixed>>} only those after a revision, the latest first */
+    /**
+     * @return array{revision: int, revisions: list<array<string, mixed>>} only those after a revision, the latest first
+     */
     public function since(string $id, int $revision, Person $person): array
     {
         [$head] = $this->desks->open($id, $person);
 
-        return ['revision' => $head->revision, 'revisions' => $revision >= $head->revision ? [] : $this->documents->lines($id, $revision)];
+        return [
+            'revision' => $head->revision,
+            'revisions' => $revision >= $head->revision ? [] : $this->documents->lines($id, $revision),
+        ];
     }
 }

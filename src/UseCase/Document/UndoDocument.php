@@ -17,11 +17,18 @@ use UpperPane\Core\Change\Nature;
 use UpperPane\Core\Change\Outcome;
 use UpperPane\Core\Change\Step;
 
-/** Takes back a person's last edit that stands, or does again what they took back, by the stored inverse on the head. Sent again, it is not done twice. */
+/**
+ * Takes back a person's last edit that stands, or does again what they took back, by the stored inverse on the head.
+ * Sent again, it is not done twice.
+ */
 final readonly class UndoDocument
 {
-    public function __construct(private EntityManagerInterface $entities, private Documents $documents, private Kinds $kinds, private Desks $desks)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Documents $documents,
+        private Kinds $kinds,
+        private Desks $desks,
+    ) {
     }
 
     /**
@@ -45,12 +52,28 @@ final readonly class UndoDocument
             try {
                 $taken = $batch->apply($head->document);
                 // A history says what was taken back, not how.
-                $outcome = new Outcome($taken->after, $taken->inverse, $taken->reads, $taken->writes, $this->documents->labels($id, $target->number));
+                $outcome = new Outcome(
+                    $taken->after,
+                    $taken->inverse,
+                    $taken->reads,
+                    $taken->writes,
+                    $this->documents->labels($id, $target->number),
+                );
                 $desk->follow($head, $outcome->after, true);
             } catch (Refusal $refusal) {
                 throw Conflict::because('undo.impossible', ['why' => $refusal->getMessage()]);
             }
-            $stored = $this->documents->store($head, $batchId, $client, $batch, $outcome, $desk->name($outcome->after), $person, $nature, $target->number);
+            $stored = $this->documents->store(
+                $head,
+                $batchId,
+                $client,
+                $batch,
+                $outcome,
+                $desk->name($outcome->after),
+                $person,
+                $nature,
+                $target->number,
+            );
 
             return $desk->changed($stored, $head->document, $person, $view) + ['between' => []];
         });
@@ -59,7 +82,10 @@ final readonly class UndoDocument
     private function target(LoadedDocument $head, Person $person, Nature $nature): Step
     {
         $own = $this->documents->newestOf($head->id, $person);
-        $next = $nature === Nature::Undo ? History::nextUndo($own, (string) $person->id) : History::nextRedo($own, (string) $person->id);
+        $next =
+            $nature === Nature::Undo
+                ? History::nextUndo($own, (string) $person->id)
+                : History::nextRedo($own, (string) $person->id);
         $target = $next === null ? null : $this->documents->stepOf($head->id, $next->number);
         if ($target === null) {
             throw Conflict::because('undo.nothing');
@@ -68,8 +94,15 @@ final readonly class UndoDocument
         $inTheWay = History::inTheWay($target, $later);
         if ($inTheWay !== []) {
             $numbers = array_map(static fn (Step $step) => $step->number, $inTheWay);
-            $lines = array_filter($this->documents->lines($head->id, $target->number), static fn (array $line) => in_array($line['number'], $numbers, true));
-            throw Conflict::because('undo.changed_since', ['who' => implode(', ', array_unique(array_column($lines, 'author')))], ['between' => array_reverse(array_values($lines))]);
+            $lines = array_filter(
+                $this->documents->lines($head->id, $target->number),
+                static fn (array $line) => in_array($line['number'], $numbers, true),
+            );
+            throw Conflict::because(
+                'undo.changed_since',
+                ['who' => implode(', ', array_unique(array_column($lines, 'author')))],
+                ['between' => array_reverse(array_values($lines))],
+            );
         }
 
         return $target;

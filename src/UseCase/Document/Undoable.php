@@ -17,7 +17,10 @@ final readonly class Undoable
     {
     }
 
-    /** @return array{undo: ?list<array<string, mixed>>, redo: ?list<array<string, mixed>>} labels; null when there is nothing */
+    /**
+     * @return array{undo: ?list<array<string, mixed>>, redo: ?list<array<string, mixed>>} labels; null when there is
+     *     nothing
+     */
     public function describe(LoadedDocument $head, Person $person): array
     {
         $author = (string) $person->id;

@@ -15,9 +15,14 @@ final readonly class View
 
     public static function parse(?Input $input): self
     {
-        return $input === null ? new self() : new self(
-            $input->keys(['scene', 'layout'])->optional('scene')?->asId() ?? '',
-            $input->has('layout') && $input->choice('layout', ['own', 'turned']) === 'turned',
-        );
+        return $input === null
+            ? new self()
+            : new self(
+                $input
+                    ->keys(['scene', 'layout'])
+                    ->optional('scene')
+                    ?->asId() ?? '',
+                $input->has('layout') && $input->choice('layout', ['own', 'turned']) === 'turned',
+            );
     }
 }

@@ -20,7 +20,9 @@ use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Site\Right;
 
-/** Gives a release to a player, now: a programme of one interval. Rolling back is handing an earlier release off again. */
+/**
+ * Gives a release to a player, now: a programme of one interval. Rolling back is handing an earlier release off again.
+ */
 final readonly class HandOver
 {
     /** A little later than now, so that every player of a release can have it whole and switch at the same instant. */
@@ -55,13 +57,29 @@ final readonly class HandOver
             $release = $this->entities->find(Release::class, $releaseId) ?? throw Absent::named('release');
             $current = $this->players->order($player);
             if (($current->number ?? 0) !== $after) {
-                throw Conflict::because('hand_off.changed', ['who' => $current->by->name ?? '', 'what' => $current === null ? '' : "{$current->release->design->name} {$current->release->number}"]);
+                throw Conflict::because('hand_off.changed', [
+                    'who' => $current->by->name ?? '',
+                    'what' => $current === null ? '' : "{$current->release->design->name} {$current->release->number}",
+                ]);
             }
             if ($release->surface !== $player->surface) {
-                throw Conflict::because('hand_off.other_surface', ['player' => $player->name, 'surface' => $release->surface->name]);
+                throw Conflict::because('hand_off.other_surface', [
+                    'player' => $player->name,
+                    'surface' => $release->surface->name,
+                ]);
             }
             $startMs = $this->clock->nowMs() + self::LEAD_MS;
-            $this->entities->persist(new HandOff($player, $release, $after + 1, $startMs, $person, $this->clock->now(), ($this->programme)($player->surface, $release, $startMs)));
+            $this->entities->persist(
+                new HandOff(
+                    $player,
+                    $release,
+                    $after + 1,
+                    $startMs,
+                    $person,
+                    $this->clock->now(),
+                    ($this->programme)($player->surface, $release, $startMs),
+                ),
+            );
             ++$player->ordersNumber;
             $this->entities->flush();
 

@@ -26,7 +26,10 @@ use UpperPane\Core\Design\Design;
 use UpperPane\Core\Plan\DataSheet;
 use UpperPane\Core\Site\Right;
 
-/** Seals a design at a revision: number, note, plan, findings, and the SHA-256 of the plan. A *stop* of the judgement blocks it. */
+/**
+ * Seals a design at a revision: number, note, plan, findings, and the SHA-256 of the plan. A *stop* of the judgement
+ * blocks it.
+ */
 final readonly class MakeRelease
 {
     public function __construct(
@@ -58,7 +61,10 @@ final readonly class MakeRelease
 
             return $this->sealed($loaded, $note, $person);
         });
-        $this->recorder->record($person, 'release.make', $designId, ['number' => $release->number, 'sha256' => $release->sha256]);
+        $this->recorder->record($person, 'release.make', $designId, [
+            'number' => $release->number,
+            'sha256' => $release->sha256,
+        ]);
 
         return PlayerStates::release($release) + ['findings' => $release->findings];
     }
@@ -71,15 +77,33 @@ final readonly class MakeRelease
         $judgement = $this->planning->judge($loaded, $design, $surface);
         $write = static fn (Finding $finding) => $finding->toArray();
         if ($judgement->blocks()) {
-            throw Conflict::because('release.stopped', ['count' => count($judgement->stops())], ['findings' => array_map($write, $judgement->stops())]);
+            throw Conflict::because(
+                'release.stopped',
+                ['count' => count($judgement->stops())],
+                ['findings' => array_map($write, $judgement->stops())],
+            );
         }
         $plan = $judgement->plan->toArray();
         $release = new Release(
-            $this->entities->getReference(DocumentRow::class, $loaded->id) ?? throw Absent::named('design'), $surface, $this->releases->next($loaded->id), $loaded->revision, $note, $person, $this->clock->now(),
-            $design->toArray(), $plan, array_map($write, $judgement->findings), CanonicalJson::sha256($plan), bin2hex(random_bytes(20)),
+            $this->entities->getReference(DocumentRow::class, $loaded->id) ?? throw Absent::named('design'),
+            $surface,
+            $this->releases->next($loaded->id),
+            $loaded->revision,
+            $note,
+            $person,
+            $this->clock->now(),
+            $design->toArray(),
+            $plan,
+            array_map($write, $judgement->findings),
+            CanonicalJson::sha256($plan),
+            bin2hex(random_bytes(20)),
         );
         $this->published->pack($release->folder, CanonicalJson::encode($plan), $plan['media']);
-        $this->published->file("released/{$release->folder}", 'sheet.json', CanonicalJson::encode(DataSheet::none()->toArray()));
+        $this->published->file(
+            "released/{$release->folder}",
+            'sheet.json',
+            CanonicalJson::encode(DataSheet::none()->toArray()),
+        );
         $this->entities->persist($release);
         $this->entities->flush();
 

@@ -14,11 +14,19 @@ use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Player\PlayerStates;
 use UpperPane\Core\Site\Right;
 
-/** Per player of a site: what it should show, what it says it shows, what is saved but not released, and what it could be given. */
+/**
+ * Per player of a site: what it should show, what it says it shows, what is saved but not released, and what it could
+ * be given.
+ */
 final readonly class ShowHandOff
 {
-    public function __construct(private Players $players, private Releases $releases, private PlayerStates $states, private Desks $desks, private Gate $gate)
-    {
+    public function __construct(
+        private Players $players,
+        private Releases $releases,
+        private PlayerStates $states,
+        private Desks $desks,
+        private Gate $gate,
+    ) {
     }
 
     /** @return array{zone: string, players: list<array<string, mixed>>} */
@@ -26,10 +34,16 @@ final readonly class ShowHandOff
     {
         $site = $this->gate->site($slug, $person);
 
-        return ['zone' => $site->timeZone, 'players' => array_map(fn (Player $player) => $this->states->of($player) + [
-            'after' => $this->players->order($player)->number ?? 0,
-            'releases' => array_map(PlayerStates::release(...), $this->releases->forSurface($player->surface)),
-        ], $this->players->at($site))];
+        return [
+            'zone' => $site->timeZone,
+            'players' => array_map(
+                fn (Player $player) => $this->states->of($player) + [
+                    'after' => $this->players->order($player)->number ?? 0,
+                    'releases' => array_map(PlayerStates::release(...), $this->releases->forSurface($player->surface)),
+                ],
+                $this->players->at($site),
+            ),
+        ];
     }
 
     /** @return array{releases: list<array<string, mixed>>, revision: int} */
@@ -37,7 +51,10 @@ final readonly class ShowHandOff
     {
         [$loaded] = $this->desks->open($id, $person);
 
-        return ['revision' => $loaded->revision, 'releases' => array_map(PlayerStates::release(...), $this->releases->ofDesign($id))];
+        return [
+            'revision' => $loaded->revision,
+            'releases' => array_map(PlayerStates::release(...), $this->releases->ofDesign($id)),
+        ];
     }
 
     /** @return array{plan: array<string, mixed>} as it was sealed */

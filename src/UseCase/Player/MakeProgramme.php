@@ -14,20 +14,47 @@ use UpperPane\App\Repository\Programmes;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Plan\Programme;
 
-/** A new programme of a surface: one release from an instant on. It is stored and published; a row of it is never changed. */
+/**
+ * A new programme of a surface: one release from an instant on. It is stored and published; a row of it is never
+ * changed.
+ */
 final readonly class MakeProgramme
 {
-    public function __construct(private EntityManagerInterface $entities, private Programmes $programmes, private Published $published, private ShiftedClock $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Programmes $programmes,
+        private Published $published,
+        private ShiftedClock $clock,
+    ) {
     }
 
     public function __invoke(SurfaceRow $surface, Release $release, int $startMs): ProgrammeRow
     {
-        $programme = Programme::ofRelease($surface->code, $this->programmes->next($surface), [
-            'release' => $release->id, 'number' => $release->number, 'name' => $release->design->name, 'sha256' => $release->sha256, 'base' => "/released/{$release->folder}/",
-        ], $startMs);
-        $row = new ProgrammeRow($surface, $programme->number, $programme->sha256(), bin2hex(random_bytes(20)), $programme->toArray(), $this->clock->now());
-        $this->published->file("released/{$row->folder}", 'programme.json', CanonicalJson::encode($programme->toArray()));
+        $programme = Programme::ofRelease(
+            $surface->code,
+            $this->programmes->next($surface),
+            [
+                'release' => $release->id,
+                'number' => $release->number,
+                'name' => $release->design->name,
+                'sha256' => $release->sha256,
+                'base' => "/released/{$release->folder}/",
+            ],
+            $startMs,
+        );
+        $row = new ProgrammeRow(
+            $surface,
+            $programme->number,
+            $programme->sha256(),
+            bin2hex(random_bytes(20)),
+            $programme->toArray(),
+            $this->clock->now(),
+        );
+        $this->published->file(
+            "released/{$row->folder}",
+            'programme.json',
+            CanonicalJson::encode($programme->toArray()),
+        );
         $this->entities->persist($row);
 
         return $row;

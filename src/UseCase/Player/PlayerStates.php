@@ -18,8 +18,11 @@ use UpperPane\Core\Handoff\PlayerState;
 /** What players should show, say they show, and could show. */
 final readonly class PlayerStates
 {
-    public function __construct(private EntityManagerInterface $entities, private Players $players, private ShiftedClock $clock)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Players $players,
+        private ShiftedClock $clock,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -29,22 +32,36 @@ final readonly class PlayerStates
         $proof = $this->entities->find(ProofRow::class, $player->id);
 
         return [
-            'code' => $player->code, 'name' => $player->name,
+            'code' => $player->code,
+            'name' => $player->name,
             'surface' => ['code' => $player->surface->code, 'name' => $player->surface->name],
-            'paired' => $player->tokenHash !== null, 'pairing_open' => $player->pairingOpen,
+            'paired' => $player->tokenHash !== null,
+            'pairing_open' => $player->pairingOpen,
             'state' => $this->state($order, $proof)->value,
-            'ordered' => $order === null ? null : self::release($order->release) + ['start_ms' => $order->startMs, 'by' => $order->by->name],
+            'ordered' => $order === null
+                    ? null
+                    : self::release($order->release) + ['start_ms' => $order->startMs, 'by' => $order->by->name],
             'before' => $this->before($player, $order),
-            'shows' => $proof === null ? null : [
-                'release' => $proof->report['release'], 'received_ms' => $proof->receivedMs, 'proven' => $proof->proven,
-                'differences' => $proof->differences, 'zones' => (object) $proof->report['zones'], 'scene' => $proof->report['scene'] ?? null,
-                'offset_ms' => $proof->report['offset_ms'], 'stepped' => $proof->report['stepped'],
-            ],
+            'shows' => $proof === null
+                    ? null
+                    : [
+                        'release' => $proof->report['release'],
+                        'received_ms' => $proof->receivedMs,
+                        'proven' => $proof->proven,
+                        'differences' => $proof->differences,
+                        'zones' => (object) $proof->report['zones'],
+                        'scene' => $proof->report['scene'] ?? null,
+                        'offset_ms' => $proof->report['offset_ms'],
+                        'stepped' => $proof->report['stepped'],
+                    ],
             'unreleased' => $this->unreleased($player),
         ];
     }
 
-    /** @return array{state: string, ordered: ?array{release: int, design: string, number: int, revision: int, start_ms: int}} for lists */
+    /**
+     * @return array{state: string, ordered: ?array{release: int, design: string, number: int, revision: int,
+     *     start_ms: int}} for lists
+     */
     public function brief(Player $player): array
     {
         $order = $this->players->order($player);
@@ -52,9 +69,15 @@ final readonly class PlayerStates
 
         return [
             'state' => $this->state($order, $this->entities->find(ProofRow::class, $player->id))->value,
-            'ordered' => $release === null ? null : [
-                'release' => $release->id, 'design' => $release->design->id, 'number' => $release->number, 'revision' => $release->revision, 'start_ms' => $order->startMs,
-            ],
+            'ordered' => $release === null
+                    ? null
+                    : [
+                        'release' => $release->id,
+                        'design' => $release->design->id,
+                        'number' => $release->number,
+                        'revision' => $release->revision,
+                        'start_ms' => $order->startMs,
+                    ],
         ];
     }
 
@@ -62,23 +85,37 @@ final readonly class PlayerStates
     public static function release(Release $release): array
     {
         return [
-            'release' => $release->id, 'number' => $release->number, 'design' => $release->design->id, 'name' => $release->design->name,
-            'revision' => $release->revision, 'note' => $release->note, 'author' => $release->author->name, 'at' => $release->at->format(\DATE_ATOM),
+            'release' => $release->id,
+            'number' => $release->number,
+            'design' => $release->design->id,
+            'name' => $release->design->name,
+            'revision' => $release->revision,
+            'note' => $release->note,
+            'author' => $release->author->name,
+            'at' => $release->at->format(\DATE_ATOM),
         ];
     }
 
     private function state(?HandOff $order, ?ProofRow $proof): PlayerState
     {
-        return PlayerState::of($order?->release->id, is_int($proof->report['release'] ?? null) ? $proof->report['release'] : null, $proof->proven ?? false, $proof === null ? null : $this->clock->nowMs() - $proof->receivedMs);
+        return PlayerState::of(
+            $order?->release->id,
+            is_int($proof->report['release'] ?? null) ? $proof->report['release'] : null,
+            $proof->proven ?? false,
+            $proof === null ? null : $this->clock->nowMs() - $proof->receivedMs,
+        );
     }
 
-    /** @return array<string, mixed>|null what it was handed before the release in force: what rolling back would bring */
+    /**
+     * @return array<string, mixed>|null what it was handed before the release in force: what rolling back would bring
+     */
     private function before(Player $player, ?HandOff $order): ?array
     {
         if ($order === null) {
             return null;
         }
-        foreach ($this->entities->getRepository(HandOff::class)->findBy(['player' => $player], ['number' => 'DESC'], 20) as $earlier) {
+        $orders = $this->entities->getRepository(HandOff::class);
+        foreach ($orders->findBy(['player' => $player], ['number' => 'DESC'], 20) as $earlier) {
             if ($earlier->release->id !== $order->release->id) {
                 return self::release($earlier->release);
             }
@@ -91,9 +128,22 @@ final readonly class PlayerStates
     private function unreleased(Player $player): array
     {
         /** @var list<array{id: string, name: string, revision: int, released: ?int}> $rows */
-        $rows = $this->entities->createQuery('SELECT d.id, d.name, d.revision, (SELECT MAX(r.revision) FROM '.Release::class.' r WHERE r.design = d) AS released FROM '.DocumentRow::class.' d WHERE d.surface = :surface AND d.kind = :kind')
-            ->setParameters(['surface' => $player->surface, 'kind' => DesignKind::NAME])->getArrayResult();
+        $rows = $this->entities
+            ->createQuery(
+                'SELECT d.id, d.name, d.revision, (SELECT MAX(r.revision) FROM '.
+                    Release::class.
+                    ' r WHERE r.design = d) AS released FROM '.
+                    DocumentRow::class.
+                    ' d WHERE d.surface = :surface AND d.kind = :kind',
+            )
+            ->setParameters(['surface' => $player->surface, 'kind' => DesignKind::NAME])
+            ->getArrayResult();
 
-        return array_values(array_filter($rows, static fn (array $row) => $row['released'] === null || (int) $row['released'] < $row['revision']));
+        return array_values(
+            array_filter(
+                $rows,
+                static fn (array $row) => $row['released'] === null || (int) $row['released'] < $row['revision'],
+            ),
+        );
     }
 }

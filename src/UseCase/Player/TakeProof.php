@@ -36,8 +36,12 @@ final readonly class TakeProof
         $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
         $row->receivedMs = $this->clock->nowMs();
         $row->report = $proof->toArray();
-        $expectation = $order === null ? null : new Expectation($order->release->id, ReleasedPlan::read($order->release->plan), $order->startMs);
-        $row->differences = $expectation === null || $proof->release !== $order?->release->id ? [] : $expectation->differences($proof);
+        $expectation =
+            $order === null
+                ? null
+                : new Expectation($order->release->id, ReleasedPlan::read($order->release->plan), $order->startMs);
+        $row->differences =
+            $expectation === null || $proof->release !== $order?->release->id ? [] : $expectation->differences($proof);
         $row->proven = $expectation?->proves($proof) ?? false;
         $this->entities->persist($row);
         $this->entities->flush();

@@ -20,13 +20,25 @@ final readonly class ShowMe
     /** @return array{person: ?array<string, mixed>, demo?: list<array<string, string>>} */
     public function __invoke(?Person $person, string $csrf): array
     {
-        return $person === null ? ['person' => null, 'demo' => $this->demo->all()] : ['person' => [
-            'name' => $person->name, 'email' => $person->email, 'role' => $person->role->value,
-            'sites' => array_map(static fn (Access $access) => [
-                'slug' => $access->site->slug, 'name' => $access->site->name, 'zone' => $access->site->timeZone, 'role' => $access->role->value,
-                'rights' => array_map(static fn (Right $right) => $right->value, $access->role->rights()),
-            ], $this->sites->of($person)),
-            'csrf' => $csrf,
-        ]];
+        return $person === null
+            ? ['person' => null, 'demo' => $this->demo->all()]
+            : [
+                'person' => [
+                    'name' => $person->name,
+                    'email' => $person->email,
+                    'role' => $person->role->value,
+                    'sites' => array_map(
+                        static fn (Access $access) => [
+                            'slug' => $access->site->slug,
+                            'name' => $access->site->name,
+                            'zone' => $access->site->timeZone,
+                            'role' => $access->role->value,
+                            'rights' => array_map(static fn (Right $right) => $right->value, $access->role->rights()),
+                        ],
+                        $this->sites->of($person),
+                    ),
+                    'csrf' => $csrf,
+                ],
+            ];
     }
 }

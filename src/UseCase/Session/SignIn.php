@@ -10,7 +10,10 @@ use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 
-/** Checks a password; after several wrong ones for an address it waits, longer each time, whether the address is known or not. */
+/**
+ * Checks a password; after several wrong ones for an address it waits, longer each time, whether the address is known
+ * or not.
+ */
 final readonly class SignIn
 {
     private const FREE_TRIES = 5;
@@ -26,7 +29,10 @@ final readonly class SignIn
 
     public function waitSeconds(string $email): int
     {
-        [$count, $last] = $this->database->fetchNumeric('SELECT COUNT(*), MAX(at_ms) FROM sign_in_attempt WHERE who = ? AND at_ms > ?', [self::who($email), self::nowMs() - self::WINDOW_MS]) ?: [0, 0];
+        [$count, $last] = $this->database->fetchNumeric(
+            'SELECT COUNT(*), MAX(at_ms) FROM sign_in_attempt WHERE who = ? AND at_ms > ?',
+            [self::who($email), self::nowMs() - self::WINDOW_MS],
+        ) ?: [0, 0];
         if ($count < self::FREE_TRIES) {
             return 0;
         }

@@ -15,11 +15,18 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 
-/** The site's surfaces to scale, with their designs and players; what was archived, and what cannot be read, by name. */
+/**
+ * The site's surfaces to scale, with their designs and players; what was archived, and what cannot be read, by name.
+ */
 final readonly class ShowElevation
 {
-    public function __construct(private Documents $documents, private Surfaces $surfaces, private ShowSurface $show, private ShiftedClock $clock, private Gate $gate)
-    {
+    public function __construct(
+        private Documents $documents,
+        private Surfaces $surfaces,
+        private ShowSurface $show,
+        private ShiftedClock $clock,
+        private Gate $gate,
+    ) {
     }
 
     /** @return array<string, mixed> */
@@ -27,13 +34,21 @@ final readonly class ShowElevation
     {
         $site = $this->gate->site($slug, $person);
         $rows = $this->surfaces->of($site);
-        $sheets = $this->documents->several(SurfaceKind::NAME, array_map(static fn (SurfaceRow $row) => $row->document, $rows));
+        $sheets = $this->documents->several(
+            SurfaceKind::NAME,
+            array_map(static fn (SurfaceRow $row) => $row->document, $rows),
+        );
         $revisions = $this->documents->revisions(array_map(static fn (SurfaceRow $row) => $row->document, $rows));
         $there = $archived = $unreadable = [];
         foreach ($rows as $row) {
             $sheet = $sheets[$row->document] ?? null;
             $revision = $revisions[$row->document] ?? 0;
-            $brief = ['code' => $row->code, 'name' => $row->name, 'document' => $row->document, 'revision' => $revision];
+            $brief = [
+                'code' => $row->code,
+                'name' => $row->name,
+                'document' => $row->document,
+                'revision' => $revision,
+            ];
             if (!$sheet instanceof SurfaceSheet) {
                 $unreadable[] = $brief + ['why' => $sheet instanceof Refusal ? $sheet->toArray() : null];
             } elseif ($row->archived) {
@@ -44,7 +59,12 @@ final readonly class ShowElevation
         }
 
         return [
-            'site' => ['slug' => $site->slug, 'name' => $site->name, 'address' => $site->address, 'zone' => $site->timeZone],
+            'site' => [
+                'slug' => $site->slug,
+                'name' => $site->name,
+                'address' => $site->address,
+                'zone' => $site->timeZone,
+            ],
             'now_ms' => $this->clock->nowMs(),
             'surfaces' => $there,
             'archived' => $archived,

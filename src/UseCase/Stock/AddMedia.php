@@ -21,7 +21,13 @@ use UpperPane\Core\Site\Right;
 /** Takes a file into the Stock: what it is is read from its bytes, not its name. The worker looks at it afterwards. */
 final readonly class AddMedia
 {
-    public const KINDS = ['image/jpeg' => 'JPEG', 'image/png' => 'PNG', 'image/webp' => 'WebP', 'video/mp4' => 'MP4', 'video/webm' => 'WebM'];
+    public const KINDS = [
+        'image/jpeg' => 'JPEG',
+        'image/png' => 'PNG',
+        'image/webp' => 'WebP',
+        'video/mp4' => 'MP4',
+        'video/webm' => 'WebM',
+    ];
 
     public function __construct(
         private EntityManagerInterface $entities,
@@ -49,7 +55,11 @@ final readonly class AddMedia
         }
         $mime = (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
         if (!isset(self::KINDS[$mime])) {
-            throw Refusal::because('stock.type', '/file', ['name' => $name, 'mime' => $mime, 'known' => array_values(self::KINDS)]);
+            throw Refusal::because('stock.type', '/file', [
+                'name' => $name,
+                'mime' => $mime,
+                'known' => array_values(self::KINDS),
+            ]);
         }
         $sha256 = (string) hash_file('sha256', $path);
         $known = $this->entities->getRepository(Media::class)->findOneBy(['sha256' => $sha256, 'site' => $site]);
@@ -57,7 +67,16 @@ final readonly class AddMedia
             return StockList::line($known, 0) + ['already' => true];
         }
         $this->keep($path, $sha256);
-        $media = new Media(Uuid::v7()->toRfc4122(), $site, mb_substr($name, 0, 250), $sha256, $mime, $bytes, $this->clock->now(), $person);
+        $media = new Media(
+            Uuid::v7()->toRfc4122(),
+            $site,
+            mb_substr($name, 0, 250),
+            $sha256,
+            $mime,
+            $bytes,
+            $this->clock->now(),
+            $person,
+        );
         $this->entities->wrapInTransaction(function () use ($media, $person): void {
             $this->entities->persist($media);
             $this->entities->flush();

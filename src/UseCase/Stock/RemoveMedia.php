@@ -17,8 +17,12 @@ use UpperPane\Core\Site\Right;
 /** Takes a file out of the Stock; one that a design uses stays. Its bytes stay too: releases may hold them. */
 final readonly class RemoveMedia
 {
-    public function __construct(private EntityManagerInterface $entities, private References $references, private Gate $gate, private Recorder $recorder)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private References $references,
+        private Gate $gate,
+        private Recorder $recorder,
+    ) {
     }
 
     /** @throws Conflict `stock.in_use` naming the designs */

@@ -15,8 +15,11 @@ use UpperPane\Core\Geometry\Size;
 /** The Stock of a site, newest first, with where each file is used. */
 final readonly class StockList
 {
-    public function __construct(private EntityManagerInterface $entities, private References $references, private Gate $gate)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private References $references,
+        private Gate $gate,
+    ) {
     }
 
     /** @return array{media: list<array<string, mixed>>} */
@@ -24,19 +27,36 @@ final readonly class StockList
     {
         $site = $this->gate->site($siteSlug, $person);
         $names = $this->references->ofSite($site->id);
-        $media = $this->entities->getRepository(Media::class)->findBy(['site' => $site], ['addedAt' => 'DESC', 'id' => 'DESC']);
+        $media = $this->entities
+            ->getRepository(Media::class)
+            ->findBy(['site' => $site], ['addedAt' => 'DESC', 'id' => 'DESC']);
 
-        return ['media' => array_map(static fn (Media $one) => self::line($one, count($names[$one->id] ?? [])) + ['used_in' => $names[$one->id] ?? []], $media)];
+        return [
+            'media' => array_map(
+                static fn (Media $one) => self::line($one, count($names[$one->id] ?? [])) + [
+                    'used_in' => $names[$one->id] ?? [],
+                ],
+                $media,
+            ),
+        ];
     }
 
     /** @return array<string, mixed> */
     public static function line(Media $media, int $uses): array
     {
+        $size = $media->width === null ? null : Size::of($media->width, (int) $media->height);
+
         return [
-            'id' => $media->id, 'name' => $media->name, 'mime' => $media->mime, 'bytes' => $media->bytes, 'sha256' => $media->sha256,
-            'state' => $media->state, 'fault' => $media->fault, 'uses' => $uses,
-            'size' => $media->width === null ? null : [$media->width, (int) $media->height],
-            'ratio' => $media->width === null ? null : Ratio::of(Size::of($media->width, (int) $media->height))->toArray(),
+            'id' => $media->id,
+            'name' => $media->name,
+            'mime' => $media->mime,
+            'bytes' => $media->bytes,
+            'sha256' => $media->sha256,
+            'state' => $media->state,
+            'fault' => $media->fault,
+            'uses' => $uses,
+            'size' => $size?->toArray(),
+            'ratio' => $size === null ? null : Ratio::of($size)->toArray(),
             'duration_ms' => $media->durationMs,
         ];
     }

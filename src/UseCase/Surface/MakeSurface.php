@@ -27,7 +27,9 @@ use UpperPane\Core\Site\SlipGuard;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 
-/** A new surface, with a player that has an output for each of its panels. What looks like a slip is asked about first. */
+/**
+ * A new surface, with a player that has an output for each of its panels. What looks like a slip is asked about first.
+ */
 final readonly class MakeSurface
 {
     /** What stands beside another on the drawing is this far from it. */
@@ -60,7 +62,14 @@ final readonly class MakeSurface
         $portrait = $input->has('portrait') ? $input->bool('portrait') : null;
         $sure = $input->has('sure') && $input->bool('sure');
 
-        return $this->once($site, $madeAs, function () use ($site, $fields, $portrait, $sure, $madeAs, $person): string {
+        return $this->once($site, $madeAs, function () use (
+            $site,
+            $fields,
+            $portrait,
+            $sure,
+            $madeAs,
+            $person,
+        ): string {
             $sheet = SurfaceSheet::fresh($fields + ['left_mm' => $this->freePlace($site)]);
             $sure || $this->ask($site, $sheet, $portrait);
 
@@ -77,14 +86,21 @@ final readonly class MakeSurface
         [$name, $madeAs] = [$input->text('name', 120, 1), $input->id('made_as')];
 
         return $this->once($row->site, $madeAs, function () use ($row, $name, $madeAs, $person): string {
-            $set = ['name' => $name, 'left_mm' => $this->freePlace($row->site), 'outputs' => null, 'archived' => false, 'players' => []];
+            $set = [
+                'name' => $name,
+                'left_mm' => $this->freePlace($row->site),
+                'outputs' => null,
+                'archived' => false,
+                'players' => [],
+            ];
 
             return $this->keep($row->site, $this->planning->sheet($row)->with($set), $madeAs, $person);
         });
     }
 
     /**
-     * One surface at a time is made at a site, so that a request sent twice finds the first, and no two take one code or place.
+     * One surface at a time is made at a site, so that a request sent twice finds the first, and no two take one code
+     * or place.
      *
      * @param \Closure(): string $make
      *
@@ -96,7 +112,9 @@ final readonly class MakeSurface
             $this->sites->lock($site);
             $known = $this->surfaces->madeAs($madeAs);
 
-            return $known === null ? ['surface' => $make(), 'repeated' => false] : ['surface' => $known->code, 'repeated' => true];
+            return $known === null
+                ? ['surface' => $make(), 'repeated' => false]
+                : ['surface' => $known->code, 'repeated' => true];
         });
     }
 
@@ -105,8 +123,14 @@ final readonly class MakeSurface
     {
         $code = $this->surfaces->freeCode($sheet->name());
         $document = Uuid::v7()->toRfc4122();
-        $sheet = $sheet->with(['players' => ["$code-1" => min(SurfaceSheet::MOST_OUTPUTS, count($sheet->surface->panels))]]);
-        $this->documents->add(new LoadedDocument($document, SurfaceKind::NAME, $site->id, null, null, 0, $sheet), $sheet->name(), $person);
+        $sheet = $sheet->with([
+            'players' => ["$code-1" => min(SurfaceSheet::MOST_OUTPUTS, count($sheet->surface->panels))],
+        ]);
+        $this->documents->add(
+            new LoadedDocument($document, SurfaceKind::NAME, $site->id, null, null, 0, $sheet),
+            $sheet->name(),
+            $person,
+        );
         $row = new SurfaceRow($site, $code, $document, $sheet, $madeAs);
         $this->entities->persist($row);
         $this->entities->persist(new Player($row, "$code-1", $row->name));
@@ -118,11 +142,25 @@ final readonly class MakeSurface
 
     private function ask(Site $site, SurfaceSheet $sheet, ?bool $portrait): void
     {
-        $others = array_filter($this->surfaces->of($site), static fn (SurfaceRow $row) => !$row->archived && $row->kind === $sheet->field('kind'));
-        $canvases = array_values(array_map(static fn (SurfaceRow $row) => Size::of($row->canvasWidth, $row->canvasHeight), $others));
-        $questions = SlipGuard::questions($sheet->surface->canvas, $portrait, (string) $sheet->field('kind'), $canvases);
+        $others = array_filter(
+            $this->surfaces->of($site),
+            static fn (SurfaceRow $row) => !$row->archived && $row->kind === $sheet->field('kind'),
+        );
+        $canvases = array_values(
+            array_map(static fn (SurfaceRow $row) => Size::of($row->canvasWidth, $row->canvasHeight), $others),
+        );
+        $questions = SlipGuard::questions(
+            $sheet->surface->canvas,
+            $portrait,
+            (string) $sheet->field('kind'),
+            $canvases,
+        );
         if ($questions !== []) {
-            throw Conflict::because('surface.asked', [], ['questions' => array_map(static fn (Finding $finding) => $finding->toArray(), $questions)]);
+            throw Conflict::because(
+                'surface.asked',
+                [],
+                ['questions' => array_map(static fn (Finding $finding) => $finding->toArray(), $questions)],
+            );
         }
     }
 
@@ -130,7 +168,10 @@ final readonly class MakeSurface
     {
         $right = 0;
         foreach (array_filter($this->surfaces->of($site), static fn (SurfaceRow $row) => !$row->archived) as $row) {
-            $right = max($right, $row->leftMm + intdiv($this->planning->sheet($row)->surface->faceUm()[0], 1000) + self::ASIDE_MM);
+            $right = max(
+                $right,
+                $row->leftMm + intdiv($this->planning->sheet($row)->surface->faceUm()[0], 1000) + self::ASIDE_MM,
+            );
         }
 
         return $right;

@@ -24,8 +24,12 @@ use UpperPane\Core\Site\SurfaceSheet;
 /** What another shape of a surface would do to every design on it, before it is done. Nothing is stored. */
 final readonly class ShowEffects
 {
-    public function __construct(private Documents $documents, private Surfaces $surfaces, private Planning $planning, private Gate $gate)
-    {
+    public function __construct(
+        private Documents $documents,
+        private Surfaces $surfaces,
+        private Planning $planning,
+        private Gate $gate,
+    ) {
     }
 
     /**
@@ -42,14 +46,19 @@ final readonly class ShowEffects
         try {
             $after = (new SetField('shape', $input->child('shape')->raw()))->apply($before)->after;
         } catch (Refusal $refusal) {
-            throw str_starts_with($refusal->path, '/value') ? $refusal->at('/shape'.substr($refusal->path, 6)) : $refusal;
+            throw str_starts_with($refusal->path, '/value')
+                ? $refusal->at('/shape'.substr($refusal->path, 6))
+                : $refusal;
         }
 
         return [
             'before' => ['canvas' => $before->surface->canvas->toArray()],
             'after' => Particulars::of($after->surface, $after->viewingMm()[1]),
             'unwired' => $before->outputs !== null && $after->outputs === null,
-            'designs' => array_map(fn (DocumentRow $design) => $this->effect($design, $row, $before, $after), $this->surfaces->designs($row)),
+            'designs' => array_map(
+                fn (DocumentRow $design) => $this->effect($design, $row, $before, $after),
+                $this->surfaces->designs($row),
+            ),
         ];
     }
 
@@ -58,21 +67,27 @@ final readonly class ShowEffects
     {
         $loaded = $this->documents->load($design->id);
         $document = $loaded?->document;
-        if ($loaded === null || !$document instanceof Design) {
+        if ($loaded === null || !($document instanceof Design)) {
             throw Absent::named('design');
         }
         $was = self::rects($this->planning->judge($loaded, $document, $row, $before));
         $judgement = $this->planning->judge($loaded, $document, $row, $after);
 
         return [
-            'id' => $design->id, 'name' => $design->name,
-            'zones' => array_map(static fn (array $zone) => $zone + ['before' => $was[$zone['letter']]['after'] ?? null], array_values(self::rects($judgement))),
+            'id' => $design->id,
+            'name' => $design->name,
+            'zones' => array_map(
+                static fn (array $zone) => $zone + ['before' => $was[$zone['letter']]['after'] ?? null],
+                array_values(self::rects($judgement)),
+            ),
             'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
             'plan' => $judgement->plan->toArray(),
         ];
     }
 
-    /** @return array<string, array{letter: string, after: array{int, int, int, int}}> by letter, where it first stands */
+    /**
+     * @return array<string, array{letter: string, after: array{int, int, int, int}}> by letter, where it first stands
+     */
     private static function rects(Judgement $judgement): array
     {
         $rects = [];

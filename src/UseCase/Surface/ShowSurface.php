@@ -42,7 +42,9 @@ final readonly class ShowSurface
         $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
         $this->gate->demand($person, Right::See, $row->site);
 
-        return $this->whole($row, $this->documents->load($row->document) ?? throw Absent::named('surface'), $person) + ['between' => []];
+        return $this->whole($row, $this->documents->load($row->document) ?? throw Absent::named('surface'), $person) + [
+            'between' => [],
+        ];
     }
 
     /** @return array<string, mixed> what the Elevation draws */
@@ -52,21 +54,38 @@ final readonly class ShowSurface
         $order = $this->players->orderOf($row);
 
         return [
-            'code' => $row->code, 'document' => $row->document, 'revision' => $revision,
-            'designs' => array_map(static fn (DocumentRow $design) => [
-                'id' => $design->id, 'name' => $design->name, 'area' => $design->area, 'revision' => $design->revision,
-                'changed_at' => $design->changedAt->format(\DATE_ATOM), 'changed_by' => $design->changedBy?->name,
-            ], $designs),
+            'code' => $row->code,
+            'document' => $row->document,
+            'revision' => $revision,
+            'designs' => array_map(
+                static fn (DocumentRow $design) => [
+                    'id' => $design->id,
+                    'name' => $design->name,
+                    'area' => $design->area,
+                    'revision' => $design->revision,
+                    'changed_at' => $design->changedAt->format(\DATE_ATOM),
+                    'changed_by' => $design->changedBy?->name,
+                ],
+                $designs,
+            ),
             'handed' => $order === null ? null : ['release' => $order->release->id, 'start_ms' => $order->startMs],
             'draft' => self::draft($designs, $order?->release),
-            'feeding' => array_map(fn (Player $player) => [
-                'code' => $player->code, 'outputs' => $sheet->players[$player->code] ?? 1,
-            ] + $this->states->brief($player), $this->players->feeding($row)),
+            'feeding' => array_map(
+                fn (Player $player) => [
+                    'code' => $player->code,
+                    'outputs' => $sheet->players[$player->code] ?? 1,
+                ] + $this->states->brief($player),
+                $this->players->feeding($row),
+            ),
             'area_rects' => (object) array_map(static fn (Rect $rect) => $rect->toArray(), $sheet->areas),
-        ] + $sheet->fields() + Particulars::of($sheet->surface, $sheet->viewingMm()[1]);
+        ] +
+            $sheet->fields() +
+            Particulars::of($sheet->surface, $sheet->viewingMm()[1]);
     }
 
-    /** @return array<string, mixed> the line, and how it is fed, what uses it, who changed what, what undo would take */
+    /**
+     * @return array<string, mixed> the line, and how it is fed, what uses it, who changed what, what undo would take
+     */
     public function whole(SurfaceRow $row, LoadedDocument $head, Person $person): array
     {
         $sheet = $head->document instanceof SurfaceSheet ? $head->document : throw Absent::named('surface');
@@ -74,7 +93,12 @@ final readonly class ShowSurface
         $findings = WiringCheck::of($map, $sheet->surface, $sheet->players);
 
         return [
-            'wiring' => ['automatic' => $sheet->outputs === null, 'outputs' => $map->toArray(), 'next' => $sheet->nextOutput()?->toArray(), 'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings)],
+            'wiring' => [
+                'automatic' => $sheet->outputs === null,
+                'outputs' => $map->toArray(),
+                'next' => $sheet->nextOutput()?->toArray(),
+                'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings),
+            ],
             'undo' => $this->undoable->describe($head, $person),
             'next_player' => $this->players->freeCode($row->code),
         ] + $this->line($row, $head->revision, $sheet);
@@ -86,15 +110,22 @@ final readonly class ShowSurface
         $players = array_filter($this->players->feeding($row), $this->players->isInUse(...));
 
         return [
-            ...array_map(static fn (DocumentRow $design) => ['what' => 'design', 'name' => $design->name], $this->surfaces->designs($row)),
-            ...array_map(static fn (Player $player) => ['what' => 'player', 'name' => $player->code], array_values($players)),
+            ...array_map(
+                static fn (DocumentRow $design) => ['what' => 'design', 'name' => $design->name],
+                $this->surfaces->designs($row),
+            ),
+            ...array_map(
+                static fn (Player $player) => ['what' => 'player', 'name' => $player->code],
+                array_values($players),
+            ),
         ];
     }
 
     /**
      * @param list<DocumentRow> $designs the latest changed first
      *
-     * @return ?array{id: string, name: string, revision: int} a design with work in it that was changed after what is shown was released
+     * @return ?array{id: string, name: string, revision: int} a design with work in it that was changed after what is
+     *     shown was released
      */
     private static function draft(array $designs, ?Release $shown): ?array
     {

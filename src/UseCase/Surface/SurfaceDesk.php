@@ -23,14 +23,19 @@ use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 
 /**
- * Surfaces' sheets: their lines in lists and their players are kept in step; what is in use is asked about before it goes.
+ * Surfaces' sheets: their lines in lists and their players are kept in step; what is in use is asked about before it
+ * goes.
  *
  * @implements Desk<SurfaceSheet>
  */
 final readonly class SurfaceDesk implements Desk
 {
-    public function __construct(private EntityManagerInterface $entities, private Surfaces $surfaces, private Players $players, private ShowSurface $show)
-    {
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Surfaces $surfaces,
+        private Players $players,
+        private ShowSurface $show,
+    ) {
     }
 
     public function kind(): string
@@ -56,10 +61,18 @@ final readonly class SurfaceDesk implements Desk
         if ($after->field('archived') === true && $sheet->field('archived') !== true && !$sure) {
             $uses = $this->show->uses($row);
             if ($uses !== []) {
-                $named = static fn (string $what): array => array_column(array_filter($uses, static fn (array $use) => $use['what'] === $what), 'name');
+                $named = static fn (string $what): array => array_column(
+                    array_filter($uses, static fn (array $use) => $use['what'] === $what),
+                    'name',
+                );
                 [$designs, $players] = [$named('design'), $named('player')];
                 $how = $designs === [] ? 'players' : ($players === [] ? 'designs' : 'both');
-                throw Conflict::because('surface.in_use', ['name' => $row->name, 'how' => $how, 'designs' => $designs, 'players' => $players]);
+                throw Conflict::because('surface.in_use', [
+                    'name' => $row->name,
+                    'how' => $how,
+                    'designs' => $designs,
+                    'players' => $players,
+                ]);
             }
         }
         $this->followPlayers($row, $sheet, $after);
@@ -81,14 +94,22 @@ final readonly class SurfaceDesk implements Desk
     private function keepAreas(SurfaceRow $row, SurfaceSheet $before, SurfaceSheet $after): void
     {
         foreach (array_keys(array_diff_key($before->areas, $after->areas)) as $area) {
-            $designs = array_filter($this->surfaces->designs($row), static fn (DocumentRow $design) => $design->area === (string) $area);
+            $designs = array_filter(
+                $this->surfaces->designs($row),
+                static fn (DocumentRow $design) => $design->area === (string) $area,
+            );
             if ($designs !== []) {
-                throw Refusal::because('area.in_use', '/commands/0/value', ['area' => (string) $area, 'designs' => array_values(array_map(static fn (DocumentRow $design) => $design->name, $designs))]);
+                throw Refusal::because('area.in_use', '/commands/0/value', [
+                    'area' => (string) $area,
+                    'designs' => array_values(array_map(static fn (DocumentRow $design) => $design->name, $designs)),
+                ]);
             }
         }
     }
 
-    /** @throws Refusal `player.in_use` for one that plays something; `player.there` for a code that is taken elsewhere */
+    /**
+     * @throws Refusal `player.in_use` for one that plays something; `player.there` for a code that is taken elsewhere
+     */
     private function followPlayers(SurfaceRow $row, SurfaceSheet $before, SurfaceSheet $after): void
     {
         foreach (array_keys(array_diff_key($before->players, $after->players)) as $code) {
@@ -113,6 +134,8 @@ final readonly class SurfaceDesk implements Desk
 
     private static function sheet(LoadedDocument $loaded): SurfaceSheet
     {
-        return $loaded->document instanceof SurfaceSheet ? $loaded->document : throw new \LogicException("{$loaded->id} is no surface's sheet.");
+        return $loaded->document instanceof SurfaceSheet
+            ? $loaded->document
+            : throw new \LogicException("{$loaded->id} is no surface's sheet.");
     }
 }

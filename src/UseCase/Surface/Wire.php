@@ -26,8 +26,12 @@ final readonly class Wire
 {
     private const WAYS = ['one_per_output', 'one_signal', 'folded', 'order', 'mirror', 'given'];
 
-    public function __construct(private Surfaces $surfaces, private Players $players, private Planning $planning, private Gate $gate)
-    {
+    public function __construct(
+        private Surfaces $surfaces,
+        private Players $players,
+        private Planning $planning,
+        private Gate $gate,
+    ) {
     }
 
     /**
@@ -43,7 +47,10 @@ final readonly class Wire
         $map = self::map($sheet, $input);
         $findings = WiringCheck::of($map, $sheet->surface, $sheet->players);
 
-        return ['outputs' => $map->toArray(), 'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings)];
+        return [
+            'outputs' => $map->toArray(),
+            'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $findings),
+        ];
     }
 
     /** The test card of one output, as SVG: open to all, like the wall it is shown on. */
@@ -61,13 +68,22 @@ final readonly class Wire
         if ($sheet->players === []) {
             throw Refusal::because('output.no_player');
         }
-        $signal = static fn () => [$input->id('player'), $input->int('number', 1, SurfaceSheet::MOST_OUTPUTS), Size::parse($input->child('px'))];
+        $signal = static fn () => [
+            $input->id('player'),
+            $input->int('number', 1, SurfaceSheet::MOST_OUTPUTS),
+            Size::parse($input->child('px')),
+        ];
 
         return match ($input->choice('way', self::WAYS)) {
             'one_per_output' => Wiring::onePerOutput($sheet->surface, $sheet->players),
             'one_signal' => Wiring::onOneSignal($sheet->surface, ...$signal()),
             'folded' => Wiring::folded($sheet->surface, ...[...$signal(), $input->int('line_px', 1, Size::LARGEST_PX)]),
-            'order' => $sheet->outputMap()->rewired(array_map(static fn (Input $id) => $id->asText(64, 1), $input->list('panels', 400, 1)), $sheet->surface),
+            'order' => $sheet
+                ->outputMap()
+                ->rewired(
+                    array_map(static fn (Input $id) => $id->asText(64, 1), $input->list('panels', 400, 1)),
+                    $sheet->surface,
+                ),
             'mirror' => $sheet->outputMap()->mirrored($input->bool('mirror')),
             default => OutputMap::parse($input->child('outputs')),
         };

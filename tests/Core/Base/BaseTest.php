@@ -16,13 +16,29 @@ final class BaseTest extends TestCase
     public function testSortsKeysByUtf16CodeUnits(): void
     {
         $value = [
-            '€' => 'Euro Sign', "\r" => 'Carriage Return', "\u{fb33}" => 'Hebrew Letter Dalet With Dagesh', '1' => 'One',
-            "\u{1f600}" => 'Emoji: Grinning Face', "\u{80}" => 'Control', 'ö' => 'Latin Small Letter O With Diaeresis',
+            '€' => 'Euro Sign',
+            "\r" => 'Carriage Return',
+            "\u{fb33}" => 'Hebrew Letter Dalet With Dagesh',
+            '1' => 'One',
+            "\u{1f600}" => 'Emoji: Grinning Face',
+            "\u{80}" => 'Control',
+            'ö' => 'Latin Small Letter O With Diaeresis',
         ];
 
         preg_match_all('/:"([^"]+)"/', CanonicalJson::encode($value), $order);
 
-        self::assertSame(['Carriage Return', 'One', 'Control', 'Latin Small Letter O With Diaeresis', 'Euro Sign', 'Emoji: Grinning Face', 'Hebrew Letter Dalet With Dagesh'], $order[1]);
+        self::assertSame(
+            [
+                'Carriage Return',
+                'One',
+                'Control',
+                'Latin Small Letter O With Diaeresis',
+                'Euro Sign',
+                'Emoji: Grinning Face',
+                'Hebrew Letter Dalet With Dagesh',
+            ],
+            $order[1],
+        );
     }
 
     public function testHoldsNoFloats(): void
@@ -35,7 +51,9 @@ final class BaseTest extends TestCase
     public function testNamesThePlaceOfAnUnknownKeyAsAPointer(): void
     {
         try {
-            Input::of(['a' => ['x/y~z' => 1]])->child('a')->keys([]);
+            Input::of(['a' => ['x/y~z' => 1]])
+                ->child('a')
+                ->keys([]);
             self::fail('An unknown key went through.');
         } catch (Refusal $refusal) {
             self::assertSame('/a/x~1y~0z', $refusal->path);
@@ -47,17 +65,29 @@ final class BaseTest extends TestCase
     {
         $root = \dirname(__DIR__, 3);
         $used = [];
-        $files = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/core", \FilesystemIterator::SKIP_DOTS));
-        $sources = new \RecursiveIteratorIterator(new \RecursiveDirectoryIterator("$root/src", \FilesystemIterator::SKIP_DOTS));
+        $files = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator("$root/core", \FilesystemIterator::SKIP_DOTS),
+        );
+        $sources = new \RecursiveIteratorIterator(
+            new \RecursiveDirectoryIterator("$root/src", \FilesystemIterator::SKIP_DOTS),
+        );
         foreach ([...$files, ...$sources] as $file) {
             if ($file->getFilename() !== 'catalogue.en.php') {
-                preg_match_all("/(?:because\\(|Finding::of\\(|->finding\\(|response\\([^()']*|[?:] |Exception\\()'([a-z_]+\\.[a-z_]+)'/", (string) file_get_contents($file->getPathname()), $found);
+                preg_match_all(
+                    "/(?:because\\(\\s*|Finding::of\\(\\s*|->finding\\(\\s*|response\\([^()']*|[?:] |Exception\\(\\s*)'([a-z_]+\\.[a-z_]+)'/",
+                    (string) file_get_contents($file->getPathname()),
+                    $found,
+                );
                 $used = [...$used, ...$found[1]];
             }
         }
         $known = Catalogue::codes();
 
         self::assertSame([], array_values(array_diff(array_unique($used), $known)), 'codes without words');
-        self::assertSame([], array_values(array_diff($known, $used, ['media.missing', 'session.wrong'])), 'words without code');
+        self::assertSame(
+            [],
+            array_values(array_diff($known, $used, ['media.missing', 'session.wrong'])),
+            'words without code',
+        );
     }
 }

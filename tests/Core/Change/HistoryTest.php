@@ -21,7 +21,10 @@ final class HistoryTest extends TestCase
     public function testCommandsOfOneTargetBecomeOneAndAreTakenBackTogether(): void
     {
         $set = static fn (string $note, ?string $text) => ['do' => 'note.set', 'note' => $note, 'text' => $text];
-        $batch = Batch::parse(Input::of([$set('a', 'B'), $set('a', 'Boats'), $set('b', 'x')]), new NotesKind())->merged();
+        $batch = Batch::parse(
+            Input::of([$set('a', 'B'), $set('a', 'Boats'), $set('b', 'x')]),
+            new NotesKind(),
+        )->merged();
         self::assertSame([$set('a', 'Boats'), $set('b', 'x')], $batch->toArray());
 
         $before = new Notes(['b' => 'old']);
@@ -32,21 +35,42 @@ final class HistoryTest extends TestCase
 
     public function testWhatOthersDidSinceIsAChoiceUnlessItWasTakenBack(): void
     {
-        $since = [self::step(2, 'ada', 'a'), self::step(3, 'dina', 'b'), self::step(4, 'ada', 'c'), self::step(5, 'ada', 'c', Nature::Undo, 4)];
+        $since = [
+            self::step(2, 'ada', 'a'),
+            self::step(3, 'dina', 'b'),
+            self::step(4, 'ada', 'c'),
+            self::step(5, 'ada', 'c', Nature::Undo, 4),
+        ];
         $numbers = static fn (array $steps): array => array_map(static fn (Step $step) => $step->number, $steps);
 
         self::assertSame([2], $numbers(History::clashes($since, 'q-dina', self::notes('a'))));
-        self::assertSame([], $numbers(History::clashes($since, 'q-dina', self::notes('b'))), 'one’s own queue had it in mind');
+        self::assertSame(
+            [],
+            $numbers(History::clashes($since, 'q-dina', self::notes('b'))),
+            'one’s own queue had it in mind',
+        );
         self::assertSame([3], $numbers(History::clashes($since, 'q-other', self::notes('b'))));
-        self::assertSame([], $numbers(History::clashes($since, 'q-dina', self::notes('c'))), 'what was taken back is as it was');
-        self::assertSame([2], $numbers(History::clashes($since, 'q-dina', Scopes::of(Scope::of('notes')))), 'the whole meets what lies in it');
+        self::assertSame(
+            [],
+            $numbers(History::clashes($since, 'q-dina', self::notes('c'))),
+            'what was taken back is as it was',
+        );
+        self::assertSame(
+            [2],
+            $numbers(History::clashes($since, 'q-dina', Scopes::of(Scope::of('notes')))),
+            'the whole meets what lies in it',
+        );
     }
 
     public function testUndoAndRedoGoThroughOnesOwnSteps(): void
     {
         $steps = [];
-        $undo = static function () use (&$steps): ?int { return History::nextUndo(array_reverse($steps), 'dina')?->number; };
-        $redo = static function () use (&$steps): ?int { return History::nextRedo(array_reverse($steps), 'dina')?->number; };
+        $undo = static function () use (&$steps): ?int {
+            return History::nextUndo(array_reverse($steps), 'dina')?->number;
+        };
+        $redo = static function () use (&$steps): ?int {
+            return History::nextRedo(array_reverse($steps), 'dina')?->number;
+        };
         self::assertSame([null, null], [$undo(), $redo()]);
 
         $steps = [self::step(1, 'dina', 'a'), self::step(2, 'dina', 'b'), self::step(3, 'ada', 'c')];
@@ -64,15 +88,23 @@ final class HistoryTest extends TestCase
     public function testOthersStandInTheWayOfAnUndo(): void
     {
         $target = self::step(1, 'dina', 'a');
-        $inTheWay = static fn (Step ...$later): array => array_map(static fn (Step $step) => $step->number, History::inTheWay($target, $later));
+        $inTheWay = static fn (Step ...$later): array => array_map(
+            static fn (Step $step) => $step->number,
+            History::inTheWay($target, $later),
+        );
 
         self::assertSame([2], $inTheWay(self::step(2, 'ada', 'a'), self::step(3, 'ada', 'b')));
         self::assertSame([], $inTheWay(self::step(2, 'ada', 'a'), self::step(3, 'ada', 'a', Nature::Undo, 2)));
         self::assertSame([], $inTheWay(self::step(2, 'dina', 'a')), 'one’s own later steps are taken back first');
     }
 
-    private static function step(int $number, string $author, string $note, Nature $nature = Nature::Edit, ?int $cancels = null): Step
-    {
+    private static function step(
+        int $number,
+        string $author,
+        string $note,
+        Nature $nature = Nature::Edit,
+        ?int $cancels = null,
+    ): Step {
         return new Step($number, $author, "q-$author", $nature, $cancels, Scopes::of(), self::notes($note));
     }
 

@@ -24,8 +24,8 @@ use UpperPane\Tests\Support\Sketch;
 final class CommandPropertyTest extends TestCase
 {
     /**
-     * Apply → store → read → invert gives the same canonical bytes, and redo gives those after it; the whole document reads back
-     * as itself; no letter is ever given twice, and every id begins with a letter.
+     * Apply → store → read → invert gives the same canonical bytes, and redo gives those after it; the whole document
+     * reads back as itself; no letter is ever given twice, and every id begins with a letter.
      */
     public function testEveryCommandIsTakenBackAndDoneAgainThroughTheStore(): void
     {
@@ -33,7 +33,11 @@ final class CommandPropertyTest extends TestCase
         $done = $given = [];
         foreach ([11, 12, 13] as $seed) {
             $random = new RandomDesign(new Randomizer(new Mt19937($seed)));
-            $design = Build::filled(Build::board(), 'a', Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]]));
+            $design = Build::filled(
+                Build::board(),
+                'a',
+                Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]]),
+            );
             for ($step = 0; $step < 400; ++$step) {
                 $command = $random->command($design, "$seed-$step");
                 $outcome = self::tried($design, $command);
@@ -47,7 +51,11 @@ final class CommandPropertyTest extends TestCase
                 self::assertSame(self::bytes($outcome->after), self::bytes($stored), "stored: $said");
                 $back = $inverse->apply($stored);
                 self::assertSame(self::bytes($design), self::bytes($back->after), "inverse: $said");
-                self::assertSame(self::bytes($outcome->after), self::bytes($back->inverse->apply($back->after)->after), "redo: $said");
+                self::assertSame(
+                    self::bytes($outcome->after),
+                    self::bytes($back->inverse->apply($back->after)->after),
+                    "redo: $said",
+                );
                 foreach (array_diff_key($outcome->after->zones, $design->zones) as $id => $zone) {
                     self::assertMatchesRegularExpression('/^[A-Za-z]/', (string) $id);
                     $letter = "$seed {$zone->letter()}";
@@ -56,10 +64,17 @@ final class CommandPropertyTest extends TestCase
                 }
                 $design = $outcome->after;
             }
-            self::assertSame(self::bytes($design), self::bytes(DesignReader::read(Input::of(self::plain($design->toArray())))));
+            self::assertSame(
+                self::bytes($design),
+                self::bytes(DesignReader::read(Input::of(self::plain($design->toArray())))),
+            );
         }
         $known = array_diff(array_keys(DesignCommands::byName()), ['scene.put', 'float.set', 'sizes.set']);
-        self::assertSame([], array_values(array_diff($known, array_keys($done))), 'each was tried; those left out here are tried as inverses');
+        self::assertSame(
+            [],
+            array_values(array_diff($known, array_keys($done))),
+            'each was tried; those left out here are tried as inverses',
+        );
     }
 
     /** Only what changed is stored, and storing it part by part gives the whole. */
@@ -71,15 +86,24 @@ final class CommandPropertyTest extends TestCase
         $parts = $kind->parts($design);
         for ($step = 0; $step < 300; ++$step) {
             $after = self::tried($design, $random->command($design, "$step"))->after ?? $design;
-            $parts = array_filter(array_replace($parts, $kind->parts($after, $design)), static fn (?string $json) => $json !== null);
+            $parts = array_filter(
+                array_replace($parts, $kind->parts($after, $design)),
+                static fn (?string $json) => $json !== null,
+            );
             $design = $after;
         }
         self::assertSame(self::bytes($design), self::bytes($kind->stored($parts)));
         $zone = (string) array_key_first($design->zones);
-        self::assertSame(['head', "zones/$zone"], array_keys($kind->parts(Build::filled($design, $zone, Sketch::colour('#000000')), $design)));
+        self::assertSame(
+            ['head', "zones/$zone"],
+            array_keys($kind->parts(Build::filled($design, $zone, Sketch::colour('#000000')), $design)),
+        );
     }
 
-    /** Two batches whose scopes do not meet commute, but for which of two new letters is whose; and neither makes the other impossible. */
+    /**
+     * Two batches whose scopes do not meet commute, but for which of two new letters is whose; and neither makes the
+     * other impossible.
+     */
     public function testWhatDoesNotMeetCommutes(): void
     {
         $tried = 0;
@@ -89,13 +113,22 @@ final class CommandPropertyTest extends TestCase
             for ($step = 0; $step < 260; ++$step) {
                 [$a, $b] = [$random->command($design, "{$step}a"), $random->command($design, "{$step}b")];
                 [$one, $other] = [self::tried($design, $a), self::tried($design, $b)];
-                if ($one !== null && $other !== null && !$one->writes->meets($other->touched()) && !$other->writes->meets($one->touched())) {
+                if (
+                    $one !== null
+                    && $other !== null
+                    && !$one->writes->meets($other->touched())
+                    && !$other->writes->meets($one->touched())
+                ) {
                     $said = json_encode([$a, $b]);
                     $ab = self::tried($one->after, $b);
                     $ba = self::tried($other->after, $a);
                     self::assertNotNull($ab, "second refused: $said");
                     self::assertNotNull($ba, "first refused: $said");
-                    self::assertSame(self::unlettered($ab->after, $design), self::unlettered($ba->after, $design), (string) $said);
+                    self::assertSame(
+                        self::unlettered($ab->after, $design),
+                        self::unlettered($ba->after, $design),
+                        (string) $said,
+                    );
                     ++$tried;
                 }
                 $design = $one->after ?? $design;

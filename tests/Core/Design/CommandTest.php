@@ -16,23 +16,54 @@ final class CommandTest extends TestCase
         $design = Build::board();
         $panes = Build::panes($design);
 
-        self::assertSame([[0, 0, 1320, 880], [1320, 0, 600, 880], [0, 880, 1920, 200]], [$panes['a']->toArray(), $panes['b']->toArray(), $panes['c']->toArray()]);
-        self::assertSame(['A', 'C', 'B'], array_map(static fn (string $zone) => $design->zone($zone)->letter(), ['a', 'b', 'c']));
+        self::assertSame(
+            [[0, 0, 1320, 880], [1320, 0, 600, 880], [0, 880, 1920, 200]],
+            [$panes['a']->toArray(), $panes['b']->toArray(), $panes['c']->toArray()],
+        );
+        self::assertSame(
+            ['A', 'C', 'B'],
+            array_map(static fn (string $zone) => $design->zone($zone)->letter(), ['a', 'b', 'c']),
+        );
     }
 
     /** Only the two neighbours of a moved line change (model §3). */
     public function testMovesAMullion(): void
     {
         $design = Build::apply(Build::board(), Sketch::split('b', 'columns', 1600, 'd'))->after;
-        $moved = Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => 1400])->after;
+        $moved = Build::apply($design, [
+            'do' => 'mullion.move',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'after' => ['b'],
+            'at' => 1400,
+        ])->after;
         $panes = Build::panes($moved);
 
         self::assertSame([1400, 200, 320], [$panes['a']->width, $panes['b']->width, $panes['d']->width]);
-        $parts = array_filter(Build::apply($moved, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => 1410])->writes->toArray(), static fn (string $scope) => str_contains($scope, '/part/'));
-        self::assertSame(['scenes/s-rest/own/part/a', 'scenes/s-rest/own/part/b'], array_values($parts), 'the third part is left to others');
+        $parts = array_filter(
+            Build::apply($moved, [
+                'do' => 'mullion.move',
+                'scene' => 's-rest',
+                'layout' => 'own',
+                'after' => ['b'],
+                'at' => 1410,
+            ])->writes->toArray(),
+            static fn (string $scope) => str_contains($scope, '/part/'),
+        );
+        self::assertSame(
+            ['scenes/s-rest/own/part/a', 'scenes/s-rest/own/part/b'],
+            array_values($parts),
+            'the third part is left to others',
+        );
         $this->expectExceptionMessage('Keep it between');
         try {
-            Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => 1600]);
+            Build::apply($design, [
+                'do' => 'mullion.move',
+                'scene' => 's-rest',
+                'layout' => 'own',
+                'after' => ['b'],
+                'at' => 1600,
+            ]);
         } catch (Refusal $refusal) {
             throw new \RuntimeException($refusal->mend());
         }
@@ -44,8 +75,14 @@ final class CommandTest extends TestCase
         $wide = Build::apply($design, Sketch::size('b', '500px'), Sketch::size('a', '1400px'))->after;
         $panes = Build::panes($wide);
 
-        self::assertSame([1400, 520], [$panes['a']->width, $panes['b']->width], 'the last typed wins, its neighbour gives way');
-        foreach (['2000px' => 'glaze.too_large', '12' => 'glaze.size', '-3px' => 'glaze.size', 'NaN' => 'glaze.size'] as $typed => $code) {
+        self::assertSame(
+            [1400, 520],
+            [$panes['a']->width, $panes['b']->width],
+            'the last typed wins, its neighbour gives way',
+        );
+        foreach (
+            ['2000px' => 'glaze.too_large', '12' => 'glaze.size', '-3px' => 'glaze.size', 'NaN' => 'glaze.size'] as $typed => $code
+        ) {
             try {
                 Build::apply($design, Sketch::size('a', (string) $typed));
                 self::fail("$typed was taken");
@@ -61,7 +98,13 @@ final class CommandTest extends TestCase
         $design = Build::board();
         $fillA = Build::apply($design, Sketch::fill('a', Sketch::colour('#000000')));
         $fillB = Build::apply($design, Sketch::fill('b', Sketch::colour('#FFFFFF')));
-        $merge = Build::apply($design, ['do' => 'pane.merge', 'scene' => 's-rest', 'layout' => 'own', 'pane' => 'b', 'into' => 'a']);
+        $merge = Build::apply($design, [
+            'do' => 'pane.merge',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'pane' => 'b',
+            'into' => 'a',
+        ]);
 
         self::assertFalse($fillA->touched()->meets($fillB->writes));
         self::assertTrue($fillB->touched()->meets($merge->writes));

@@ -35,17 +35,39 @@ final class SpanTest extends TestCase
         $panes = self::panes($after);
 
         self::assertSame($rect, $panes['a']->toArray());
-        self::assertSame(5772 * 2166, array_sum(array_map(static fn (Rect $pane) => $pane->width * $pane->height, $panes)));
+        self::assertSame(
+            5772 * 2166,
+            array_sum(array_map(static fn (Rect $pane) => $pane->width * $pane->height, $panes)),
+        );
         self::assertSame($after->toArray(), self::spanned($after, 'a', $rect)->toArray(), 'done twice is done once');
     }
 
-    /** From one panel to the row: the panes that would lie under it go into it, and taking it back brings them all again. */
+    /**
+     * From one panel to the row: the panes that would lie under it go into it, and taking it back brings them all
+     * again.
+     */
     public function testTakesInWhatLiesUnderIt(): void
     {
-        $row = Build::apply(Build::design(5772, 2166), Sketch::split('a', 'rows', 1083, 'd'), Sketch::split('a', 'columns', 1923, 'b'), Sketch::split('b', 'columns', 3849, 'c'), Sketch::fill('c', Sketch::colour('#336699')))->after;
-        $span = Build::apply($row, ['do' => 'pane.span', 'scene' => 's-rest', 'layout' => 'own', 'pane' => 'a', 'over' => [[0, 0, 1920, 1080], [3852, 0, 1920, 1080]], 'new' => 'n']);
+        $row = Build::apply(
+            Build::design(5772, 2166),
+            Sketch::split('a', 'rows', 1083, 'd'),
+            Sketch::split('a', 'columns', 1923, 'b'),
+            Sketch::split('b', 'columns', 3849, 'c'),
+            Sketch::fill('c', Sketch::colour('#336699')),
+        )->after;
+        $span = Build::apply($row, [
+            'do' => 'pane.span',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'pane' => 'a',
+            'over' => [[0, 0, 1920, 1080], [3852, 0, 1920, 1080]],
+            'new' => 'n',
+        ]);
 
-        self::assertSame(['a' => [0, 0, 5772, 1080], 'd' => [0, 1080, 5772, 1086]], array_map(static fn (Rect $pane) => $pane->toArray(), self::panes($span->after)));
+        self::assertSame(
+            ['a' => [0, 0, 5772, 1080], 'd' => [0, 1080, 5772, 1086]],
+            array_map(static fn (Rect $pane) => $pane->toArray(), self::panes($span->after)),
+        );
         self::assertEquals(self::panes($row), self::panes($span->inverse->apply($span->after)->after));
         self::assertSame('#336699', $span->inverse->apply($span->after)->after->zone('c')->fill()->toArray()['colour']);
     }
@@ -55,14 +77,28 @@ final class SpanTest extends TestCase
     {
         $left = self::spanned(Build::design(5772, 2166), 'a', [0, 0, 1920, 1080]);
 
-        self::assertSame([3852, 0, 1920, 1080], self::panes(self::spanned($left, 'a', [3852, 0, 1920, 1080]))['a']->toArray());
+        self::assertSame(
+            [3852, 0, 1920, 1080],
+            self::panes(self::spanned($left, 'a', [3852, 0, 1920, 1080]))['a']->toArray(),
+        );
     }
 
     /** What another split holds is not taken in silently: the refusal says where the line would have to go. */
     public function testIsRefusedWhereOtherPanesHoldTheLine(): void
     {
-        $quad = Build::apply(Build::design(5772, 2166), Sketch::split('a', 'rows', 1080, 'c'), Sketch::split('c', 'columns', 2000, 'd'), Sketch::fill('a', Sketch::colour('#336699')))->after;
-        foreach ([['d', [1926, 0, 1920, 2166], 'span.blocked'], ['d', [0, 0, 5773, 10], 'span.outside'], ['gone', [0, 0, 10, 10], 'document.zone_gone']] as [$pane, $rect, $code]) {
+        $quad = Build::apply(
+            Build::design(5772, 2166),
+            Sketch::split('a', 'rows', 1080, 'c'),
+            Sketch::split('c', 'columns', 2000, 'd'),
+            Sketch::fill('a', Sketch::colour('#336699')),
+        )->after;
+        foreach (
+            [
+                ['d', [1926, 0, 1920, 2166], 'span.blocked'],
+                ['d', [0, 0, 5773, 10], 'span.outside'],
+                ['gone', [0, 0, 10, 10], 'document.zone_gone'],
+            ] as [$pane, $rect, $code]
+        ) {
             try {
                 self::spanned($quad, $pane, $rect);
                 self::fail("$code was taken");
@@ -75,7 +111,14 @@ final class SpanTest extends TestCase
     /** @param list<int> $rect */
     private static function spanned(Design $design, string $pane, array $rect): Design
     {
-        return Build::apply($design, ['do' => 'pane.span', 'scene' => 's-rest', 'layout' => 'own', 'pane' => $pane, 'over' => [$rect], 'new' => 'n'])->after;
+        return Build::apply($design, [
+            'do' => 'pane.span',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'pane' => $pane,
+            'over' => [$rect],
+            'new' => 'n',
+        ])->after;
     }
 
     /** @return array<string, Rect> */

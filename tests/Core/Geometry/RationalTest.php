@@ -21,20 +21,50 @@ final class RationalTest extends TestCase
         self::assertSame([-1, 0, 1, 2, 3], $rounded);
     }
 
-    /** What leaves 64 bits on the way comes back exactly; a whole result beyond them is refused, never a float (checked by hand in whole numbers). */
+    /**
+     * What leaves 64 bits on the way comes back exactly; a whole result beyond them is refused, never a float (checked
+     * by hand in whole numbers).
+     */
     public function testGoesOnBeyond64Bits(): void
     {
         $large = Rational::of(\PHP_INT_MAX)->times(Rational::of(3));
 
         self::assertSame(\PHP_INT_MAX, $large->dividedBy(Rational::of(3))->round());
-        self::assertSame(0, Rational::of(1, 1_000_000_007)->plus(Rational::of(1, 998_244_353))->plus(Rational::of(1, 999_999_937))->minus(Rational::of(1, 999_999_937))->minus(Rational::of(1, 998_244_353))->compare(Rational::of(1, 1_000_000_007)));
-        self::assertSame([-1, 1], [Rational::of(\PHP_INT_MAX - 1, \PHP_INT_MAX)->compare(Rational::of(\PHP_INT_MAX, \PHP_INT_MAX - 1)), $large->compare(Rational::of(\PHP_INT_MAX))]);
-        self::assertSame([-2, -1], [Rational::of(-\PHP_INT_MAX)->times(Rational::of(3))->dividedBy(Rational::of(\PHP_INT_MAX, 1))->plus(Rational::of(4, 3))->floor(), Rational::of(-4, 3)->ceil()]);
+        self::assertSame(
+            0,
+            Rational::of(1, 1_000_000_007)
+                ->plus(Rational::of(1, 998_244_353))
+                ->plus(Rational::of(1, 999_999_937))
+                ->minus(Rational::of(1, 999_999_937))
+                ->minus(Rational::of(1, 998_244_353))
+                ->compare(Rational::of(1, 1_000_000_007)),
+        );
+        self::assertSame(
+            [-1, 1],
+            [
+                Rational::of(\PHP_INT_MAX - 1, \PHP_INT_MAX)->compare(Rational::of(\PHP_INT_MAX, \PHP_INT_MAX - 1)),
+                $large->compare(Rational::of(\PHP_INT_MAX)),
+            ],
+        );
+        self::assertSame(
+            [-2, -1],
+            [
+                Rational::of(-\PHP_INT_MAX)
+                    ->times(Rational::of(3))
+                    ->dividedBy(Rational::of(\PHP_INT_MAX, 1))
+                    ->plus(Rational::of(4, 3))
+                    ->floor(),
+                Rational::of(-4, 3)->ceil(),
+            ],
+        );
         $this->expectException(Refusal::class);
         $large->round();
     }
 
-    /** @return iterable<string, array{int, int, string, ?string}> common practice; 5772 × 2166 from the model's own check */
+    /**
+     * @return iterable<string, array{int, int, string, ?string}> common practice; 5772 × 2166 from the model's own
+     *     check
+     */
     public static function ratios(): iterable
     {
         yield 'full HD' => [1920, 1080, '16:9', '16:9'];

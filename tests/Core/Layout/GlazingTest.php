@@ -22,7 +22,10 @@ use UpperPane\Core\Layout\Pitches;
 
 final class GlazingTest extends TestCase
 {
-    /** @return iterable<string, array{int, int, list<string>, list<int>}> length, gutter, sizes, px: the model's check values (§3) */
+    /**
+     * @return iterable<string, array{int, int, list<string>, list<int>}> length, gutter, sizes, px: the model's check
+     *     values (§3)
+     */
     public static function shares(): iterable
     {
         yield 'three equal parts' => [1366, 0, ['1fr', '1fr', '1fr'], [456, 455, 455]];
@@ -42,16 +45,32 @@ final class GlazingTest extends TestCase
     public function testSharesALength(int $length, int $gutter, array $sizes, array $expected): void
     {
         $parts = array_map(static fn (int $i) => ['size' => $sizes[$i], 'pane' => "p$i"], array_keys($sizes));
-        $glazing = Glazing::resolve(self::tree(['split' => 'columns', 'gutter' => $gutter, 'parts' => $parts]), Size::of($length, 9), new Pitches(Rational::of(630), Rational::of(630)));
+        $glazing = Glazing::resolve(
+            self::tree(['split' => 'columns', 'gutter' => $gutter, 'parts' => $parts]),
+            Size::of($length, 9),
+            new Pitches(Rational::of(630), Rational::of(630)),
+        );
 
         self::assertSame($expected, array_values(array_map(static fn (Rect $rect) => $rect->width, $glazing->panes)));
     }
 
     public function testFreezesPartsAtTheirMinimumAsCssDoes(): void
     {
-        $tree = self::tree(['split' => 'columns', 'parts' => [['size' => '1fr', 'min' => 400, 'pane' => 'a'], ['size' => '1fr', 'pane' => 'b'], ['size' => '2fr', 'pane' => 'c']]]);
+        $tree = self::tree([
+            'split' => 'columns',
+            'parts' => [
+                ['size' => '1fr', 'min' => 400, 'pane' => 'a'],
+                ['size' => '1fr', 'pane' => 'b'],
+                ['size' => '2fr', 'pane' => 'c'],
+            ],
+        ]);
 
-        self::assertSame([400, 200, 400], array_values(array_map(static fn (Rect $rect) => $rect->width, Glazing::resolve($tree, Size::of(1000, 1))->panes)));
+        self::assertSame(
+            [400, 200, 400],
+            array_values(
+                array_map(static fn (Rect $rect) => $rect->width, Glazing::resolve($tree, Size::of(1000, 1))->panes),
+            ),
+        );
     }
 
     /** @return iterable<string, array{string, list<string>}> */
@@ -90,7 +109,14 @@ final class GlazingTest extends TestCase
             self::assertSame($canvas->width * $canvas->height, $area, "round $round");
             foreach ($panes as $one => $a) {
                 foreach ($panes as $other => $b) {
-                    self::assertTrue($one === $other || $a->right() <= $b->x || $b->right() <= $a->x || $a->bottom() <= $b->y || $b->bottom() <= $a->y, "$one over $other in round $round");
+                    self::assertTrue(
+                        $one === $other
+                            || $a->right() <= $b->x
+                            || $b->right() <= $a->x
+                            || $a->bottom() <= $b->y
+                            || $b->bottom() <= $a->y,
+                        "$one over $other in round $round",
+                    );
                 }
             }
         }
@@ -103,7 +129,12 @@ final class GlazingTest extends TestCase
 
         self::assertSame(1366, array_sum($widths));
         self::assertSame([0, 0, 342, 192], $lattice->cells(0, 0, 4, 4)->toArray());
-        foreach (['lattice.beyond' => static fn () => $lattice->cells(13, 0, 4, 4), 'lattice.too_fine' => static fn () => Lattice::of(Size::of(10, 10), 16, 10)] as $code => $wrong) {
+        foreach (
+            [
+                'lattice.beyond' => static fn () => $lattice->cells(13, 0, 4, 4),
+                'lattice.too_fine' => static fn () => Lattice::of(Size::of(10, 10), 16, 10),
+            ] as $code => $wrong
+        ) {
             try {
                 $wrong();
                 self::fail("$code was taken");
@@ -115,7 +146,10 @@ final class GlazingTest extends TestCase
 
     public function testLettersGoOnAfterZ(): void
     {
-        self::assertSame(['A', 'Z', 'AA', 'AZ', 'BA', 'ZZ', 'AAA'], array_map(Letters::at(...), [0, 25, 26, 51, 52, 701, 702]));
+        self::assertSame(
+            ['A', 'Z', 'AA', 'AZ', 'BA', 'ZZ', 'AAA'],
+            array_map(Letters::at(...), [0, 25, 26, 51, 52, 701, 702]),
+        );
     }
 
     /** @param array<string, mixed> $tree */

@@ -58,12 +58,19 @@ final class OutputTest extends TestCase
     #[DataProvider('turnsAndMirrors')]
     public function testTheMatrixSaysTheSame(int $turn, bool $mirror): void
     {
-        $slice = Slice::of('1', Rect::of(30, 10, 8, 6), Rect::of(5, 7, $turn % 180 === 0 ? 8 : 6, $turn % 180 === 0 ? 6 : 8), $turn, $mirror);
+        $slice = Slice::of(
+            '1',
+            Rect::of(30, 10, 8, 6),
+            Rect::of(5, 7, $turn % 180 === 0 ? 8 : 6, $turn % 180 === 0 ? 6 : 8),
+            $turn,
+            $mirror,
+        );
         [$a, $b, $c, $d, $e, $f] = array_map(floatval(...), $slice->matrix());
         for ($x = 30; $x < 38; ++$x) {
             for ($y = 10; $y < 16; ++$y) {
                 self::assertSame($slice->rasterPixel($x, $y), [
-                    (int) floor($a * ($x + 0.5) + $c * ($y + 0.5) + $e), (int) floor($b * ($x + 0.5) + $d * ($y + 0.5) + $f),
+                    (int) floor($a * ($x + 0.5) + $c * ($y + 0.5) + $e),
+                    (int) floor($b * ($x + 0.5) + $d * ($y + 0.5) + $f),
                 ]);
             }
         }
@@ -73,7 +80,10 @@ final class OutputTest extends TestCase
     {
         $wall = $this->wall(2, 2, 0, [1920, 1080]);
         $shared = Wiring::onOneSignal($wall, 'p', 1, Size::of(3840, 2160))->outputs[0];
-        self::assertSame([[0, 0, 1920, 1080], [1920, 0, 1920, 1080], [0, 1080, 1920, 1080], [1920, 1080, 1920, 1080]], $this->rasters($shared));
+        self::assertSame(
+            [[0, 0, 1920, 1080], [1920, 0, 1920, 1080], [0, 1080, 1920, 1080], [1920, 1080, 1920, 1080]],
+            $this->rasters($shared),
+        );
         self::assertSame([], WiringCheck::of(OutputMap::of([$shared]), $wall, ['p' => 1]));
 
         $half = Wiring::onOneSignal($wall, 'p', 1, Size::of(1920, 1080));
@@ -88,16 +98,28 @@ final class OutputTest extends TestCase
 
         $folded = Wiring::folded($ribbon, 'r', 1, Size::of(640, 480), 400)->outputs[0];
         self::assertSame([[0, 0, 400, 96], [0, 96, 400, 96], [0, 192, 160, 96]], $this->rasters($folded));
-        self::assertSame([[0, 0, 400, 96], [400, 0, 400, 96], [800, 0, 160, 96]], array_map(static fn (Slice $slice) => $slice->canvas->toArray(), $folded->slices));
-        self::assertSame(['output.uncovered'], $this->codes(WiringCheck::of(OutputMap::of([$folded]), $ribbon, ['r' => 1])));
+        self::assertSame(
+            [[0, 0, 400, 96], [400, 0, 400, 96], [800, 0, 160, 96]],
+            array_map(static fn (Slice $slice) => $slice->canvas->toArray(), $folded->slices),
+        );
+        self::assertSame(
+            ['output.uncovered'],
+            $this->codes(WiringCheck::of(OutputMap::of([$folded]), $ribbon, ['r' => 1])),
+        );
     }
 
-    /** Wiring in another order gives each place another panel: nothing is lost, nothing doubled, and back again is as before. */
+    /**
+     * Wiring in another order gives each place another panel: nothing is lost, nothing doubled, and back again is as
+     * before.
+     */
     public function testRenumberingIsAPermutation(): void
     {
         $surface = $this->wall(3, 2, 90);
         $map = Wiring::onePerOutput($surface, ['left' => 4, 'right' => 2]);
-        $panels = static fn (OutputMap $map) => array_map(static fn (Output $output) => $output->slices[0]->panel, $map->outputs);
+        $panels = static fn (OutputMap $map) => array_map(
+            static fn (Output $output) => $output->slices[0]->panel,
+            $map->outputs,
+        );
         mt_srand(7);
         for ($round = 0; $round < 20; ++$round) {
             $order = ['1', '2', '3', '4', '5', '6'];
@@ -107,8 +129,13 @@ final class OutputTest extends TestCase
             self::assertSame($map->toArray(), $rewired->rewired($panels($map), $surface)->toArray());
             self::assertSame([], WiringCheck::of($rewired, $surface, ['left' => 4, 'right' => 2]));
         }
-        self::assertSame(['left · 1', 'left · 2', 'left · 3', 'left · 4', 'right · 1', 'right · 2'], array_map(static fn (Output $output) => $output->name(), $map->outputs));
-        foreach ([['1', '2', '3', '4', '5'], ['1', '1', '2', '3', '4', '5'], ['1', '2', '3', '4', '5', '7']] as $wrong) {
+        self::assertSame(
+            ['left · 1', 'left · 2', 'left · 3', 'left · 4', 'right · 1', 'right · 2'],
+            array_map(static fn (Output $output) => $output->name(), $map->outputs),
+        );
+        foreach (
+            [['1', '2', '3', '4', '5'], ['1', '1', '2', '3', '4', '5'], ['1', '2', '3', '4', '5', '7']] as $wrong
+        ) {
             try {
                 $map->rewired($wrong, $surface);
                 self::fail('an incomplete order went through');
@@ -121,8 +148,20 @@ final class OutputTest extends TestCase
     public function testFindsWhatIsWrong(): void
     {
         $surface = $this->wall(2, 1, 0, [100, 50]);
-        $slice = static fn (string $panel, array $canvas, array $raster) => ['panel' => $panel, 'canvas' => $canvas, 'raster' => $raster, 'turn' => 0, 'mirror' => false];
-        $output = static fn (int $number, array ...$slices) => ['player' => 'p', 'number' => $number, 'px' => [100, 50], 'millihertz' => 60_000, 'slices' => $slices];
+        $slice = static fn (string $panel, array $canvas, array $raster) => [
+            'panel' => $panel,
+            'canvas' => $canvas,
+            'raster' => $raster,
+            'turn' => 0,
+            'mirror' => false,
+        ];
+        $output = static fn (int $number, array ...$slices) => [
+            'player' => 'p',
+            'number' => $number,
+            'px' => [100, 50],
+            'millihertz' => 60_000,
+            'slices' => $slices,
+        ];
         $left = $slice('1', [0, 0, 100, 50], [0, 0, 100, 50]);
         $right = $slice('2', [101, 0, 100, 50], [0, 0, 100, 50]);
         $cases = [
@@ -132,13 +171,28 @@ final class OutputTest extends TestCase
             [[$output(1, $left), ['player' => 'q'] + $output(1, $right)], ['output.player_unknown']],
             [[$output(1, $left)], ['output.panel_unwired']],
             [[$output(1, $left, $right)], ['output.slices_overlap']],
-            [[$output(1, $left), $output(2, $slice('2', [101, 0, 99, 50], [0, 0, 99, 50]))], ['output.panel_partly', 'output.uncovered']],
-            [[$output(1, $left), $output(2, $slice('2', [101, 0, 100, 50], [1, 0, 100, 50]))], ['output.beyond_raster', 'output.uncovered']],
-            [[$output(1, $left), $output(2, $slice('3', [101, 0, 100, 50], [0, 0, 100, 50]))], ['output.panel_gone', 'output.panel_unwired']],
-            [[$output(1, $left), $output(2, $slice('2', [101, 0, 101, 50], [0, 0, 100, 50]))], ['output.beyond_canvas', 'output.scaled']],
+            [
+                [$output(1, $left), $output(2, $slice('2', [101, 0, 99, 50], [0, 0, 99, 50]))],
+                ['output.panel_partly', 'output.uncovered'],
+            ],
+            [
+                [$output(1, $left), $output(2, $slice('2', [101, 0, 100, 50], [1, 0, 100, 50]))],
+                ['output.beyond_raster', 'output.uncovered'],
+            ],
+            [
+                [$output(1, $left), $output(2, $slice('3', [101, 0, 100, 50], [0, 0, 100, 50]))],
+                ['output.panel_gone', 'output.panel_unwired'],
+            ],
+            [
+                [$output(1, $left), $output(2, $slice('2', [101, 0, 101, 50], [0, 0, 100, 50]))],
+                ['output.beyond_canvas', 'output.scaled'],
+            ],
         ];
         foreach ($cases as [$outputs, $codes]) {
-            self::assertSame($codes, $this->codes(WiringCheck::of(OutputMap::parse(Input::of($outputs)), $surface, ['p' => 2])));
+            self::assertSame(
+                $codes,
+                $this->codes(WiringCheck::of(OutputMap::parse(Input::of($outputs)), $surface, ['p' => 2])),
+            );
         }
     }
 
@@ -162,7 +216,12 @@ final class OutputTest extends TestCase
      */
     private function wall(int $columns, int $rows, int $rotation, array $native = [7, 4]): Surface
     {
-        $panel = ['native' => $native, 'active_mm' => $native, 'bezel_mm' => [0.5, 0.5, 0.5, 0.5], 'rotation' => $rotation];
+        $panel = [
+            'native' => $native,
+            'active_mm' => $native,
+            'bezel_mm' => [0.5, 0.5, 0.5, 0.5],
+            'rotation' => $rotation,
+        ];
 
         return SurfaceReader::read(Input::of(['grid' => ['columns' => $columns, 'rows' => $rows, 'panel' => $panel]]));
     }

@@ -15,7 +15,13 @@ final class FitTest extends TestCase
     public function testCoversWithTheLossItReports(): void
     {
         self::assertSame(
-            ['drawn' => [0, -55, 1320, 990], 'visible' => [0, 166.667, 4000, 2666.667], 'bars' => [0, 0, 0, 0], 'cut' => 0.1111, 'scale' => [0.33, 0.33]],
+            [
+                'drawn' => [0, -55, 1320, 990],
+                'visible' => [0, 166.667, 4000, 2666.667],
+                'bars' => [0, 0, 0, 0],
+                'cut' => 0.1111,
+                'scale' => [0.33, 0.33],
+            ],
             Fit::of(Size::of(4000, 3000), Size::of(1320, 880), FitMode::Cover)->toArray(),
         );
     }
@@ -29,7 +35,11 @@ final class FitTest extends TestCase
                     $fit = Fit::of(Size::of($width, $height), Size::of(1320, 880), $mode, $focus, $focus)->toArray();
                     $inside = min(1320, $fit['drawn'][2]);
                     self::assertEqualsWithDelta(1320, $fit['bars'][0] + $inside + $fit['bars'][2], 0.002);
-                    self::assertEqualsWithDelta(1 - $fit['cut'], $fit['visible'][2] * $fit['visible'][3] / ($width * $height), 0.0002);
+                    self::assertEqualsWithDelta(
+                        1 - $fit['cut'],
+                        ($fit['visible'][2] * $fit['visible'][3]) / ($width * $height),
+                        0.0002,
+                    );
                 }
             }
         }

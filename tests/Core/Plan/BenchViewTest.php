@@ -24,8 +24,19 @@ final class BenchViewTest extends TestCase
     /** Two rows split at the same px: their lines meet end to end and move together; one moved away stands alone. */
     public function testLinesThatMeetEndToEndAreLinked(): void
     {
-        $quad = Build::apply(Build::design(), Sketch::split('a', 'rows', 540, 'c'), Sketch::split('a', 'columns', 960, 'b'), Sketch::split('c', 'columns', 960, 'd'))->after;
-        $apart = Build::apply($quad, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['d'], 'at' => 900])->after;
+        $quad = Build::apply(
+            Build::design(),
+            Sketch::split('a', 'rows', 540, 'c'),
+            Sketch::split('a', 'columns', 960, 'b'),
+            Sketch::split('c', 'columns', 960, 'd'),
+        )->after;
+        $apart = Build::apply($quad, [
+            'do' => 'mullion.move',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'after' => ['d'],
+            'at' => 900,
+        ])->after;
 
         self::assertEqualsCanonicalizing(['b', 'd'], self::lines($quad)['b']['linked']);
         self::assertSame(['g-d'], self::lines($quad)['g-d']['linked']);
@@ -39,22 +50,52 @@ final class BenchViewTest extends TestCase
         [$least, $most] = self::lines($design)['b']['range'];
         self::assertSame([1, 1699], [$least, $most]);
         foreach ([$least, $most] as $at) {
-            Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => $at]);
+            Build::apply($design, [
+                'do' => 'mullion.move',
+                'scene' => 's-rest',
+                'layout' => 'own',
+                'after' => ['b'],
+                'at' => $at,
+            ]);
         }
         $this->expectException(\UpperPane\Core\Base\Refusal::class);
-        Build::apply($design, ['do' => 'mullion.move', 'scene' => 's-rest', 'layout' => 'own', 'after' => ['b'], 'at' => $most + 1]);
+        Build::apply($design, [
+            'do' => 'mullion.move',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'after' => ['b'],
+            'at' => $most + 1,
+        ]);
     }
 
-    /** On a wall the seams' edges come before centre and thirds, and only in the direction in which they divide; a joint without width is one line. */
+    /**
+     * On a wall the seams' edges come before centre and thirds, and only in the direction in which they divide; a joint
+     * without width is one line.
+     */
     public function testSnapsToSeamsFirst(): void
     {
         $snaps = static function (bool $butted): array {
-            $wall = Surface::ofGrid(PanelGrid::of(Panel::of(Size::of(640, 540), 640_000, 540_000, [2000, 2000, 2000, 2000]), 3, 2, 0, 0, !$butted));
-            return BenchView::of(LayoutAt::of(Build::design($wall->canvas->width, $wall->canvas->height), 's-rest', false), Ground::of($wall))['snaps'];
+            $wall = Surface::ofGrid(
+                PanelGrid::of(
+                    Panel::of(Size::of(640, 540), 640_000, 540_000, [2000, 2000, 2000, 2000]),
+                    3,
+                    2,
+                    0,
+                    0,
+                    !$butted,
+                ),
+            );
+            return BenchView::of(
+                LayoutAt::of(Build::design($wall->canvas->width, $wall->canvas->height), 's-rest', false),
+                Ground::of($wall),
+            )['snaps'];
         };
         self::assertSame([640, 644, 1284, 1288, 964, 643, 1285], array_column($snaps(false)['x'], 'at'));
         self::assertSame(['seam', 'seam', 'centre', 'third', 'third'], array_column($snaps(false)['y'], 'kind'));
-        self::assertSame([640, 1280], array_column(array_filter($snaps(true)['x'], static fn (array $line) => $line['kind'] === 'seam'), 'at'));
+        self::assertSame(
+            [640, 1280],
+            array_column(array_filter($snaps(true)['x'], static fn (array $line) => $line['kind'] === 'seam'), 'at'),
+        );
     }
 
     public function testNamesNeighboursBySide(): void
@@ -62,14 +103,22 @@ final class BenchViewTest extends TestCase
         $parts = (array) self::view(Build::board())['parts'];
 
         self::assertSame([['part' => 'b', 'side' => 'right', 'letters' => ['C']]], $parts['a']['neighbours']);
-        self::assertSame(['above', ['A', 'C']], [$parts['c']['neighbours'][0]['side'], $parts['c']['neighbours'][0]['letters']]);
+        self::assertSame(
+            ['above', ['A', 'C']],
+            [$parts['c']['neighbours'][0]['side'], $parts['c']['neighbours'][0]['letters']],
+        );
         self::assertSame(['200px', 200], [$parts['c']['size'], $parts['c']['px']], 'as written and as resolved');
         self::assertSame(['at' => 660, 'gutter' => 0], $parts['a']['halves']['x']);
     }
 
     public function testReadsRowsThenColumns(): void
     {
-        $order = ReadingOrder::of(['low' => Rect::of(0, 200, 50, 50), 'right' => Rect::of(100, 10, 50, 100), 'left' => Rect::of(0, 0, 50, 100), 'far' => Rect::of(200, 60, 10, 100)]);
+        $order = ReadingOrder::of([
+            'low' => Rect::of(0, 200, 50, 50),
+            'right' => Rect::of(100, 10, 50, 100),
+            'left' => Rect::of(0, 0, 50, 100),
+            'far' => Rect::of(200, 60, 10, 100),
+        ]);
 
         self::assertSame(['left', 'right', 'far', 'low'], [$order[0], $order[1], $order[2], $order[3]]);
     }

@@ -28,16 +28,33 @@ final class PlanTest extends TestCase
     {
         $plan = self::plan(self::full());
 
-        self::assertTrue((new Validator())->validate(json_decode(CanonicalJson::encode($plan->toArray())), (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'))->isValid());
-        self::assertSame(['a', 'b', 'c'], array_map(static fn ($zone) => $zone->zone->id, $plan->zones()), 'in reading order');
-        self::assertSame(12_000 + 5000 + 3000, $plan->zones()[0]->cycleMs(), 'the video and the text are as long as their content');
+        self::assertTrue(
+            (new Validator())
+                ->validate(
+                    json_decode(CanonicalJson::encode($plan->toArray())),
+                    (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'),
+                )
+                ->isValid(),
+        );
+        self::assertSame(
+            ['a', 'b', 'c'],
+            array_map(static fn ($zone) => $zone->zone->id, $plan->zones()),
+            'in reading order',
+        );
+        self::assertSame(
+            12_000 + 5000 + 3000,
+            $plan->zones()[0]->cycleMs(),
+            'the video and the text are as long as their content',
+        );
     }
 
     /** Disabled entries take no time; the plan's remainder and the core's answer agree at every second. */
     public function testSaysWhatShowsAtAnInstant(): void
     {
         $zone = self::plan(self::full())->zones()[0];
-        foreach ([0 => 'e1', 11_999 => 'e1', 12_000 => 'e2', 16_999 => 'e2', 17_000 => 'e3', 20_000 => 'e1'] as $t => $entry) {
+        foreach (
+            [0 => 'e1', 11_999 => 'e1', 12_000 => 'e2', 16_999 => 'e2', 17_000 => 'e3', 20_000 => 'e1'] as $t => $entry
+        ) {
             self::assertSame($entry, $zone->at($t)['entry']);
         }
     }
@@ -54,7 +71,15 @@ final class PlanTest extends TestCase
     /** Text lines lie inside their pane's padding, in order, without touching. */
     public function testPlacesLines(): void
     {
-        $design = Build::filled(Build::board(), 'b', Sketch::text('One two three four five six seven eight nine ten eleven twelve', 90, ['align' => 'right', 'valign' => 'bottom', 'padding' => 30]));
+        $design = Build::filled(
+            Build::board(),
+            'b',
+            Sketch::text('One two three four five six seven eight nine ten eleven twelve', 90, [
+                'align' => 'right',
+                'valign' => 'bottom',
+                'padding' => 30,
+            ]),
+        );
         $item = self::plan($design)->zones()[1]->items[0]->drawing;
         $last = end($item['lines']);
 
@@ -71,8 +96,13 @@ final class PlanTest extends TestCase
         $before = self::full();
         $after = Build::filled($before, 'b', Sketch::colour('#101010'));
         $moved = Build::apply($before, Sketch::size('c', '240px'))->after;
-$at = static fn (Design $design) => LayoutAt::of($design, 's-rest', false);
-        $changed = static fn (Design $next) => SceneCompiler::changed($at($before), $at($before)->placing(), $at($next), $at($next)->placing());
+        $at = static fn (Design $design) => LayoutAt::of($design, 's-rest', false);
+        $changed = static fn (Design $next) => SceneCompiler::changed(
+            $at($before),
+            $at($before)->placing(),
+            $at($next),
+            $at($next)->placing(),
+        );
 
         self::assertSame(['b'], $changed($after));
         self::assertSame([], $changed($before));
@@ -82,10 +112,20 @@ $at = static fn (Design $design) => LayoutAt::of($design, 's-rest', false);
     /** A proof names the entry of every zone; within a second of a change either side is believed. */
     public function testHoldsAProofAgainstThePlan(): void
     {
-        $expectation = new Expectation(7, ReleasedPlan::read(json_decode((string) json_encode(self::plan(self::full())->toArray()), true)), 1_000_000);
-        $proof = static fn (int $at, ?string $entry, int $release = 7) => Proof::parse(Input::of([
-            'release' => $release, 'at_ms' => 1_000_000 + $at, 'offset_ms' => -120_000, 'stepped' => true, 'zones' => ['a' => $entry, 'b' => null, 'c' => null],
-        ]));
+        $expectation = new Expectation(
+            7,
+            ReleasedPlan::read(json_decode((string) json_encode(self::plan(self::full())->toArray()), true)),
+            1_000_000,
+        );
+        $proof = static fn (int $at, ?string $entry, int $release = 7) => Proof::parse(
+            Input::of([
+                'release' => $release,
+                'at_ms' => 1_000_000 + $at,
+                'offset_ms' => -120_000,
+                'stepped' => true,
+                'zones' => ['a' => $entry, 'b' => null, 'c' => null],
+            ]),
+        );
 
         self::assertTrue($expectation->proves($proof(5000, 'e1')));
         self::assertTrue($expectation->proves($proof(12_500, 'e1')));
@@ -96,16 +136,29 @@ $at = static fn (Design $design) => LayoutAt::of($design, 's-rest', false);
 
     private static function full(): Design
     {
-        $playlist = Sketch::playlist([[Sketch::video('v'), null], [Sketch::picture('p'), 5000], [Sketch::text('Short', 40), null], [Sketch::colour('#FF0000'), 9000]]);
+        $playlist = Sketch::playlist([
+            [Sketch::video('v'), null],
+            [Sketch::picture('p'), 5000],
+            [Sketch::text('Short', 40), null],
+            [Sketch::colour('#FF0000'), 9000],
+        ]);
         $playlist['entries'][3]['enabled'] = false;
 
-        return Build::filled(Build::filled(Build::filled(Build::board(), 'a', $playlist), 'b', Sketch::clock('EEEE HH:mm:ss', 80)), 'c', Sketch::text('Harrowmere 北京 🚢', 60));
+        return Build::filled(
+            Build::filled(Build::filled(Build::board(), 'a', $playlist), 'b', Sketch::clock('EEEE HH:mm:ss', 80)),
+            'c',
+            Sketch::text('Harrowmere 北京 🚢', 60),
+        );
     }
 
     private static function plan(Design $design, int $width = 1920, int $height = 1080): Plan
     {
         $surface = Surface::ofPanel(Panel::of(Size::of($width, $height), $width * 630, $height * 630));
 
-        return PlanCompiler::compile($design, $surface, Build::context(Build::picture('p', 1320, 880), Build::video('v', 1280, 720, 12_000)));
+        return PlanCompiler::compile(
+            $design,
+            $surface,
+            Build::context(Build::picture('p', 1320, 880), Build::video('v', 1280, 720, 12_000)),
+        );
     }
 }

@@ -33,11 +33,17 @@ final class PreflightTest extends TestCase
         yield 'enlarged beyond 1.25' => [Sketch::picture('p1050', 'contain'), ['picture.enlarged']];
         yield 'cover cutting a quarter' => [Sketch::picture('p4x2', 'cover'), ['picture.cut']];
         yield 'cover cutting a ninth' => [Sketch::picture('p4x3', 'cover'), []];
-        yield 'a video longer than its slot' => [Sketch::playlist([[Sketch::video('v'), 5000], [Sketch::colour('#000000'), 1000]]), ['video.longer_than_slot']];
+        yield 'a video longer than its slot' => [
+            Sketch::playlist([[Sketch::video('v'), 5000], [Sketch::colour('#000000'), 1000]]),
+            ['video.longer_than_slot'],
+        ];
         yield 'a video in full' => [Sketch::playlist([[Sketch::video('v'), null]]), []];
         yield 'an empty playlist' => [Sketch::playlist([]), ['playlist.empty']];
         yield 'text that fits by shrinking' => [Sketch::text(str_repeat('word ', 60), 200, ['min_size' => 12]), []];
-        yield 'text that never fits' => [Sketch::text(str_repeat('word ', 900), 200, ['min_size' => 100]), ['text.overflows']];
+        yield 'text that never fits' => [
+            Sketch::text(str_repeat('word ', 900), 200, ['min_size' => 100]),
+            ['text.overflows'],
+        ];
         yield 'text the face lacks' => [Sketch::text('开往', 90), ['text.approximate']];
     }
 
@@ -48,10 +54,19 @@ final class PreflightTest extends TestCase
     #[DataProvider('fills')]
     public function testFindsWhatIsWrongAndNothingElse(array $fill, array $codes): void
     {
-        $design = Build::filled(Build::filled(Build::filled(Build::board(), 'a', $fill), 'b', Sketch::colour('#123456')), 'c', Sketch::colour('#123456'));
+        $design = Build::filled(
+            Build::filled(Build::filled(Build::board(), 'a', $fill), 'b', Sketch::colour('#123456')),
+            'c',
+            Sketch::colour('#123456'),
+        );
         $context = Build::context(
-            Build::picture('p3x2', 2640, 1760), Build::picture('p4x2', 4000, 2000), Build::picture('p4x3', 4000, 3000), Build::picture('near', 1330, 880),
-            Build::picture('p1056', 1056, 704), Build::picture('p1050', 1050, 700), Build::video('v', 1320, 880, 12_000),
+            Build::picture('p3x2', 2640, 1760),
+            Build::picture('p4x2', 4000, 2000),
+            Build::picture('p4x3', 4000, 3000),
+            Build::picture('near', 1330, 880),
+            Build::picture('p1056', 1056, 704),
+            Build::picture('p1050', 1050, 700),
+            Build::video('v', 1320, 880, 12_000),
             new MediaFacts('waiting', 'waiting.jpg', '', 'image/jpeg', 1, null, null),
         );
         $plan = PlanCompiler::compile($design, Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1, 1)), $context);
@@ -66,17 +81,27 @@ final class PreflightTest extends TestCase
     }
 
     /**
-     * Three panels of 640 × 1080 side by side under zone a: seams at 640 and 1280, butted (no px) or with a bezel of 1 px each.
+     * Three panels of 640 × 1080 side by side under zone a: seams at 640 and 1280, butted (no px) or with a bezel of 1
+     * px each.
      *
      * @return iterable<string, array{array<string, mixed>, bool, list<string>}>
      */
     public static function onSeams(): iterable
     {
-        $face = static fn (int $left, int $width) => ['faces' => [[$left, 400_000, $width, 100_000]]] + Sketch::picture('p3x2', 'stretch');
+        $face = static fn (int $left, int $width) => ['faces' => [[$left, 400_000, $width, 100_000]]] +
+            Sketch::picture('p3x2', 'stretch');
         foreach ([true, false] as $butted) {
             $wall = $butted ? 'butted' : 'bezel to bezel';
-            yield "letters across a seam, $wall" => [Sketch::text('Boats leave from the outer pontoon', 60, ['align' => 'centre', 'mode' => 'as_set']), $butted, ['seam.text']];
-            yield "letters within the first panel, $wall" => [Sketch::text('Pier', 60, ['align' => 'left', 'mode' => 'as_set']), $butted, []];
+            yield "letters across a seam, $wall" => [
+                Sketch::text('Boats leave from the outer pontoon', 60, ['align' => 'centre', 'mode' => 'as_set']),
+                $butted,
+                ['seam.text'],
+            ];
+            yield "letters within the first panel, $wall" => [
+                Sketch::text('Pier', 60, ['align' => 'left', 'mode' => 'as_set']),
+                $butted,
+                [],
+            ];
             yield "a clock across a seam, $wall" => [Sketch::clock('HH:mm', 500), $butted, ['seam.text']];
             yield "a clock beside it, $wall" => [['align' => 'left'] + Sketch::clock('HH:mm', 60), $butted, []];
             yield "a face across a seam, $wall" => [$face(300_000, 100_000), $butted, ['seam.face']];
@@ -92,11 +117,27 @@ final class PreflightTest extends TestCase
     #[DataProvider('onSeams')]
     public function testFindsLettersAndFacesOnSeams(array $fill, bool $butted, array $codes): void
     {
-        $wall = Surface::ofGrid(PanelGrid::of(Panel::of(Size::of(640, 1080), 640_000, 1_080_000, $butted ? [0, 0, 0, 0] : [500, 500, 500, 500]), 3, 1, 0, 0, !$butted));
+        $wall = Surface::ofGrid(
+            PanelGrid::of(
+                Panel::of(Size::of(640, 1080), 640_000, 1_080_000, $butted ? [0, 0, 0, 0] : [500, 500, 500, 500]),
+                3,
+                1,
+                0,
+                0,
+                !$butted,
+            ),
+        );
         $design = Build::filled(Build::design($wall->canvas->width), 'a', $fill);
-        $plan = PlanCompiler::compile($design, $wall, Build::context(Build::picture('p3x2', $wall->canvas->width, 1080)));
+        $plan = PlanCompiler::compile(
+            $design,
+            $wall,
+            Build::context(Build::picture('p3x2', $wall->canvas->width, 1080)),
+        );
 
-        self::assertSame($codes, array_map(static fn (Finding $finding) => $finding->code, Preflight::standard()->zones($plan->zones())));
+        self::assertSame(
+            $codes,
+            array_map(static fn (Finding $finding) => $finding->code, Preflight::standard()->zones($plan->zones())),
+        );
         self::assertSame(['A', 'B', 'C'], $plan->zones()[0]->panels);
     }
 }

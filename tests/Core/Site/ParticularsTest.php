@@ -20,23 +20,41 @@ use UpperPane\Core\Surface\PanelFigures;
 
 final class ParticularsTest extends TestCase
 {
-    /** Acuity 1′ (Snellen, ISO 8596), 16′ and 22′ (ISO 9241-303), 1 inch per 10 feet (trade rule): values of checks.md, from memory. */
+    /**
+     * Acuity 1′ (Snellen, ISO 8596), 16′ and 22′ (ISO 9241-303), 1 inch per 10 feet (trade rule): values of checks.md,
+     * from memory.
+     */
     public function testReadingDistances(): void
     {
         self::assertEqualsWithDelta(2165, Legibility::pixelDistanceMm(0.6297), 0.5);
         self::assertEqualsWithDelta(46.5, Legibility::heightMm(16, 10_000), 0.05);
         self::assertEqualsWithDelta(128.0, Legibility::heightMm(22, 20_000), 0.05);
         self::assertEqualsWithDelta(28.6, Legibility::arcminutes(25.4, 3048), 0.05);
-        self::assertSame(['pixel_distance_m' => 2.2, 'least_px' => 74, 'good_px' => 102, 'thumb_px' => 133], Legibility::ofSurface(Rational::of(630), 10_000));
+        self::assertSame(
+            ['pixel_distance_m' => 2.2, 'least_px' => 74, 'good_px' => 102, 'thumb_px' => 133],
+            Legibility::ofSurface(Rational::of(630), 10_000),
+        );
         foreach ([1, 16, 40, 600] as $arcmin) {
-            self::assertEqualsWithDelta($arcmin, Legibility::arcminutes(Legibility::heightMm($arcmin, 7_000), 7_000), 1e-9);
+            self::assertEqualsWithDelta(
+                $arcmin,
+                Legibility::arcminutes(Legibility::heightMm($arcmin, 7_000), 7_000),
+                1e-9,
+            );
         }
     }
 
-    /** px, pitch, size: whatever two are given of a true triple, the same three come out (odd LED sizes of the trade). */
+    /**
+     * px, pitch, size: whatever two are given of a true triple, the same three come out (odd LED sizes of the trade).
+     */
     public function testAnyTwoOfPixelsPitchAndSizeGiveTheThird(): void
     {
-        foreach ([[[960, 96], [6, 6], [5760, 576]], [[250, 140], [3.91, 3.91], [977.5, 547.4]], [[1920, 1080], [0.63, 0.63], [1209.6, 680.4]]] as [$native, $pitch, $active]) {
+        foreach (
+            [
+                [[960, 96], [6, 6], [5760, 576]],
+                [[250, 140], [3.91, 3.91], [977.5, 547.4]],
+                [[1920, 1080], [0.63, 0.63], [1209.6, 680.4]],
+            ] as [$native, $pitch, $active]
+        ) {
             $whole = ['native' => $native, 'pitch_mm' => $pitch, 'active_mm' => $active];
             foreach ([null, 'native', 'pitch_mm', 'active_mm'] as $left) {
                 self::assertEquals(
@@ -47,11 +65,28 @@ final class ParticularsTest extends TestCase
             }
         }
         // handmade.edid of checks.md: 1209 × 680 mm is a diagonal of 54.61″.
-        self::assertEqualsWithDelta([1209, 680], PanelFigures::parse(Input::of(['native' => [1920, 1080], 'diagonal_in' => 54.61]))->toArray()['active_mm'], 0.2);
+        self::assertEqualsWithDelta(
+            [1209, 680],
+            PanelFigures::parse(Input::of(['native' => [1920, 1080], 'diagonal_in' => 54.61]))->toArray()['active_mm'],
+            0.2,
+        );
         self::assertNull(PanelFigures::parse(Input::of(['native' => [1, 1]])), 'one of three gives nothing yet');
-        $this->refused('figures.not_whole', '/active_mm/0', static fn () => PanelFigures::parse(Input::of(['pitch_mm' => [6, 6], 'active_mm' => [5763, 576]])));
-        $contradiction = $this->refused('figures.contradict', '/active_mm/1', static fn () => PanelFigures::parse(Input::of(['native' => [960, 88], 'pitch_mm' => [6, 6], 'active_mm' => [5760, 576]])));
-        self::assertSame(['px' => 88, 'would' => '528', 'given' => '576', 'difference' => '48', 'nearest' => 96], $contradiction->params);
+        $this->refused(
+            'figures.not_whole',
+            '/active_mm/0',
+            static fn () => PanelFigures::parse(Input::of(['pitch_mm' => [6, 6], 'active_mm' => [5763, 576]])),
+        );
+        $contradiction = $this->refused(
+            'figures.contradict',
+            '/active_mm/1',
+            static fn () => PanelFigures::parse(
+                Input::of(['native' => [960, 88], 'pitch_mm' => [6, 6], 'active_mm' => [5760, 576]]),
+            ),
+        );
+        self::assertSame(
+            ['px' => 88, 'would' => '528', 'given' => '576', 'difference' => '48', 'nearest' => 96],
+            $contradiction->params,
+        );
     }
 
     public function testAsksWhenWidthAndHeightLookSwapped(): void
@@ -61,7 +96,10 @@ final class ParticularsTest extends TestCase
         $landscape = Size::of(1920, 1080);
 
         self::assertSame(['surface.looks_swapped'], $codes(SlipGuard::questions($landscape, true, 'LCD', [])));
-        self::assertSame(['surface.unlike_its_kind'], $codes(SlipGuard::questions($portrait, true, 'LED', [$landscape, $landscape])));
+        self::assertSame(
+            ['surface.unlike_its_kind'],
+            $codes(SlipGuard::questions($portrait, true, 'LED', [$landscape, $landscape])),
+        );
         self::assertSame([], SlipGuard::questions($portrait, true, 'LED', [$landscape, $portrait]));
         self::assertSame([], SlipGuard::questions($portrait, null, 'LED', [$landscape]), 'one other says nothing yet');
         self::assertSame([], SlipGuard::questions(Size::of(500, 500), true, 'LED', [$landscape, $landscape]));
@@ -70,12 +108,19 @@ final class ParticularsTest extends TestCase
     /** Neighbours in % always touch: edges are rounded, not sizes. */
     public function testNamedAreasStayOnTheCanvas(): void
     {
-        $area = static fn (string $unit, array $rect) => NamedArea::parse(Input::of(['name' => 'n', 'unit' => $unit, 'rect' => $rect]));
+        $area = static fn (string $unit, array $rect) => NamedArea::parse(
+            Input::of(['name' => 'n', 'unit' => $unit, 'rect' => $rect]),
+        );
         foreach ([1366, 1919, 5772, 97] as $width) {
             $canvas = Size::of($width, 100);
             $third = $area('%', [0, 0, 33.333, 100])->on($canvas);
             self::assertSame($third->right(), $area('%', [33.333, 0, 33.333, 100])->on($canvas)->x);
-            self::assertSame($canvas->rect()->toArray(), $area('%', [0, 0, 100, 100])->on($canvas)->toArray());
+            self::assertSame(
+                $canvas->rect()->toArray(),
+                $area('%', [0, 0, 100, 100])
+                    ->on($canvas)
+                    ->toArray(),
+            );
         }
         $this->refused('area.outside', '/rect', static fn () => $area('px', [0, 0, 101, 100])->on(Size::of(100, 100)));
         $this->refused('area.outside', '/rect', static fn () => $area('%', [50, 0, 50.6, 100])->on(Size::of(100, 100)));
@@ -84,26 +129,50 @@ final class ParticularsTest extends TestCase
 
     public function testASheetIsCheckedAsAWhole(): void
     {
-        $sheet = SurfaceSheet::fresh(['name' => 'Ribbon', 'kind' => 'LED', 'shape' => ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]]]);
+        $sheet = SurfaceSheet::fresh([
+            'name' => 'Ribbon',
+            'kind' => 'LED',
+            'shape' => ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]],
+        ]);
         self::assertSame([[2000, 10_000], 'Ribbon'], [$sheet->viewingMm(), $sheet->field('name')]);
         self::assertSame('Quay', $sheet->with(['name' => ' Quay '])->field('name'));
         $area = ['name' => 'whole', 'unit' => 'px', 'rect' => [0, 0, 960, 96]];
         $with = $sheet->with(['areas' => [$area], 'safe_px' => [10, 10, 10, 10]]);
         $this->refused('area.name_twice', '/areas/1/name', static fn () => $with->with(['areas' => [$area, $area]]));
-        $this->refused('surface.viewing_order', '/viewing_mm/1', static fn () => $with->with(['viewing_mm' => [5000, 4000]]));
+        $this->refused(
+            'surface.viewing_order',
+            '/viewing_mm/1',
+            static fn () => $with->with(['viewing_mm' => [5000, 4000]]),
+        );
         $this->refused('surface.safe_too_wide', '/safe_px', static fn () => $with->with(['safe_px' => [0, 50, 0, 46]]));
-        $this->refused('area.outside', '/areas/0/rect', static fn () => $with->with(['shape' => ['panels' => [['native' => [950, 96], 'active_mm' => [5760, 576]]]]]));
+        $this->refused(
+            'area.outside',
+            '/areas/0/rect',
+            static fn () => $with->with([
+                'shape' => ['panels' => [['native' => [950, 96], 'active_mm' => [5760, 576]]]],
+            ]),
+        );
         $this->refused('input.missing', '/name', static fn () => $with->with(['name' => '  ']));
-        $this->refused('input.range', '/shape/panels/0/native/1', static fn () => $with->with(['shape' => ['panels' => [['native' => [950, 0], 'active_mm' => [5760, 576]]]]]));
+        $this->refused(
+            'input.range',
+            '/shape/panels/0/native/1',
+            static fn () => $with->with(['shape' => ['panels' => [['native' => [950, 0], 'active_mm' => [5760, 576]]]]]),
+        );
     }
 
     /** The union worked out with shapely (checks.md), and brute force on random rectangles. */
     public function testCoveredAreaCountsEachPixelOnce(): void
     {
-        self::assertSame(1_670_000, Area::covered([Rect::of(0, 0, 1280, 720), Rect::of(640, 360, 1280, 720), Rect::of(1000, 100, 500, 500)]));
+        self::assertSame(
+            1_670_000,
+            Area::covered([Rect::of(0, 0, 1280, 720), Rect::of(640, 360, 1280, 720), Rect::of(1000, 100, 500, 500)]),
+        );
         mt_srand(5);
         for ($round = 0; $round < 30; ++$round) {
-            $rects = array_map(static fn () => Rect::of(mt_rand(0, 20), mt_rand(0, 20), mt_rand(1, 12), mt_rand(1, 12)), range(1, 6));
+            $rects = array_map(
+                static fn () => Rect::of(mt_rand(0, 20), mt_rand(0, 20), mt_rand(1, 12), mt_rand(1, 12)),
+                range(1, 6),
+            );
             $seen = [];
             foreach ($rects as $rect) {
                 for ($x = $rect->x; $x < $rect->right(); ++$x) {

@@ -19,8 +19,15 @@ final class GroundTest extends TestCase
     {
         $ground = Ground::of($this->wall());
 
-        self::assertSame(['columns' => [['A', 'D'], ['B', 'E'], ['C', 'F']], 'rows' => [['A', 'B', 'C'], ['D', 'E', 'F']]], $ground->ranks);
-        self::assertSame(['columns' => [], 'rows' => []], Ground::of(Surface::ofPanel(Panel::of(Size::of(10, 10), 1, 1)))->ranks, 'one panel has none');
+        self::assertSame(
+            ['columns' => [['A', 'D'], ['B', 'E'], ['C', 'F']], 'rows' => [['A', 'B', 'C'], ['D', 'E', 'F']]],
+            $ground->ranks,
+        );
+        self::assertSame(
+            ['columns' => [], 'rows' => []],
+            Ground::of(Surface::ofPanel(Panel::of(Size::of(10, 10), 1, 1)))->ranks,
+            'one panel has none',
+        );
     }
 
     /** Wherever a part is cut out, its panels and seams tile it, each pixel once, as the whole wall's did. */
@@ -31,7 +38,12 @@ final class GroundTest extends TestCase
             for ($y = 0; $y <= 90; $y += 9) {
                 $part = Rect::of($x, $y, min(140, 308 - $x), min(60, 104 - $y));
                 $within = $ground->within($part);
-                $area = array_sum(array_map(static fn (Rect $rect) => $rect->width * $rect->height, [...array_values($within->panels), ...$within->seams]));
+                $area = array_sum(
+                    array_map(static fn (Rect $rect) => $rect->width * $rect->height, [
+                        ...array_values($within->panels),
+                        ...$within->seams,
+                    ]),
+                );
                 self::assertSame($part->width * $part->height, $area, "at $x, $y");
                 foreach ([...$within->panels, ...$within->seams] as $rect) {
                     self::assertTrue(Rect::of(0, 0, $part->width, $part->height)->contains($rect));
@@ -52,6 +64,15 @@ final class GroundTest extends TestCase
 
     private function wall(bool $butted = false): Surface
     {
-        return Surface::ofGrid(PanelGrid::of(Panel::of(Size::of(100, 50), 100_000, 50_000, [2000, 2000, 2000, 2000]), 3, 2, 0, 0, !$butted));
+        return Surface::ofGrid(
+            PanelGrid::of(
+                Panel::of(Size::of(100, 50), 100_000, 50_000, [2000, 2000, 2000, 2000]),
+                3,
+                2,
+                0,
+                0,
+                !$butted,
+            ),
+        );
     }
 }

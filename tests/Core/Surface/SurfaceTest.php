@@ -20,16 +20,32 @@ final class SurfaceTest extends TestCase
     /** Wall sizes of common practice, and the model's own check values for bezel compensation (model §2). */
     public function testResolvesWalls(): void
     {
-        $panel = static fn (int $bezelUm) => Panel::of(Size::of(1920, 1080), 1_209_600, 680_400, [$bezelUm, $bezelUm, $bezelUm, $bezelUm]);
+        $panel = static fn (int $bezelUm) => Panel::of(Size::of(1920, 1080), 1_209_600, 680_400, [
+            $bezelUm,
+            $bezelUm,
+            $bezelUm,
+            $bezelUm,
+        ]);
         $wall = Surface::ofGrid(PanelGrid::of($panel(1890), 3, 2));
         $narrow = Surface::ofGrid(PanelGrid::of($panel(1750), 3, 1));
 
         self::assertSame([5772, 2166], $wall->canvas->toArray());
-        self::assertSame([[1920, 0, 6, 2166], [3846, 0, 6, 2166], [0, 1080, 1920, 6], [1926, 1080, 1920, 6], [3852, 1080, 1920, 6]], array_map(static fn (Rect $seam) => $seam->toArray(), $wall->seams));
-        self::assertSame([0, 1926, 3851], array_map(static fn ($placed) => $placed->rect->x, $narrow->panels), 'a seam of 3.5 mm is rounded once per position');
+        self::assertSame(
+            [[1920, 0, 6, 2166], [3846, 0, 6, 2166], [0, 1080, 1920, 6], [1926, 1080, 1920, 6], [3852, 1080, 1920, 6]],
+            array_map(static fn (Rect $seam) => $seam->toArray(), $wall->seams),
+        );
+        self::assertSame(
+            [0, 1926, 3851],
+            array_map(static fn ($placed) => $placed->rect->x, $narrow->panels),
+            'a seam of 3.5 mm is rounded once per position',
+        );
         self::assertSame([3840, 2160], PanelGrid::of($panel(1890), 2, 2, compensated: false)->canvas()->toArray());
         self::assertSame([5760, 1080], PanelGrid::of($panel(1890), 3, 1, compensated: false)->canvas()->toArray());
-        self::assertCount(2, PanelGrid::of($panel(1890), 3, 1, compensated: false)->seams(), 'butted joints are listed too');
+        self::assertCount(
+            2,
+            PanelGrid::of($panel(1890), 3, 1, compensated: false)->seams(),
+            'butted joints are listed too',
+        );
     }
 
     /** @return iterable<string, array{int}> */
@@ -60,18 +76,31 @@ final class SurfaceTest extends TestCase
     /** The edge that lies left before a clockwise quarter turn is on top after it. */
     public function testTurnsBezelsWithThePanel(): void
     {
-        $bezels = array_map(static fn (int $turn) => Panel::of(Size::of(2, 1), 2, 1, [1, 2, 3, 4], $turn)->mounted()->bezelUm, [90, 180, 270]);
+        $bezels = array_map(
+            static fn (int $turn) => Panel::of(Size::of(2, 1), 2, 1, [1, 2, 3, 4], $turn)->mounted()->bezelUm,
+            [90, 180, 270],
+        );
 
         self::assertSame([[4, 1, 2, 3], [3, 4, 1, 2], [2, 3, 4, 1]], $bezels);
     }
 
     public function testPanelsAndSeamsTileTheCanvas(): void
     {
-        foreach ([[3, 2, 1890, 0], [4, 3, 777, 501], [1, 5, 90, 1], [10, 1, 3333, 7]] as [$columns, $rows, $bezelUm, $gapUm]) {
+        foreach (
+            [[3, 2, 1890, 0], [4, 3, 777, 501], [1, 5, 90, 1], [10, 1, 3333, 7]] as [$columns, $rows, $bezelUm, $gapUm]
+        ) {
             foreach ([0, 90] as $turn) {
-                $grid = PanelGrid::of(Panel::of(Size::of(192, 108), 120_960, 68_040, [$bezelUm, $bezelUm, 0, $bezelUm], $turn), $columns, $rows, $gapUm, $gapUm);
-                $area = array_sum(array_map(static fn ($placed) => $placed->rect->width * $placed->rect->height, $grid->panels()))
-                    + array_sum(array_map(static fn (Rect $seam) => $seam->width * $seam->height, $grid->seams()));
+                $grid = PanelGrid::of(
+                    Panel::of(Size::of(192, 108), 120_960, 68_040, [$bezelUm, $bezelUm, 0, $bezelUm], $turn),
+                    $columns,
+                    $rows,
+                    $gapUm,
+                    $gapUm,
+                );
+                $area =
+                    array_sum(
+                        array_map(static fn ($placed) => $placed->rect->width * $placed->rect->height, $grid->panels()),
+                    ) + array_sum(array_map(static fn (Rect $seam) => $seam->width * $seam->height, $grid->seams()));
                 self::assertSame($grid->canvas()->width * $grid->canvas()->height, $area);
             }
         }
@@ -84,7 +113,10 @@ final class SurfaceTest extends TestCase
             'input.range' => ['panels' => [['native' => [0, 1080]] + $panel]],
             'input.type' => ['panels' => [['native' => ['1920', 1080]] + $panel]],
             'surface.grid_or_panels' => [],
-            'surface.blends_in_grid' => ['grid' => ['columns' => 2, 'rows' => 1, 'panel' => $panel], 'blends' => [['1', '2']]],
+            'surface.blends_in_grid' => [
+                'grid' => ['columns' => 2, 'rows' => 1, 'panel' => $panel],
+                'blends' => [['1', '2']],
+            ],
             'input.unknown_key' => ['panels' => [$panel + ['colour' => 1]]],
             'input.choice' => ['panels' => [$panel + ['rotation' => 45]]],
         ];

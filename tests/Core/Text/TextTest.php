@@ -38,7 +38,10 @@ final class TextTest extends TestCase
             self::assertFalse($set->overflows);
             self::assertTrue(self::set(self::LONG, TextMode::Wrap, $set->sizePx + 1, $box)->overflows);
         }
-        self::assertTrue(self::set(self::LONG, TextMode::WrapShrink, 200, Size::of(50, 20), 30)->overflows, 'stops at the least size and says so');
+        self::assertTrue(
+            self::set(self::LONG, TextMode::WrapShrink, 200, Size::of(50, 20), 30)->overflows,
+            'stops at the least size and says so',
+        );
     }
 
     public function testEllipsisCutsAtGraphemes(): void
@@ -57,30 +60,55 @@ final class TextTest extends TestCase
         $random = new Randomizer(new Mt19937(7));
         $words = explode(' ', self::LONG.' AVATAR Ta To Wy P. fi LYV “T” 12:45');
         for ($try = 0; $try < 60; ++$try) {
-            $text = implode(' ', array_map(static fn () => $words[$random->getInt(0, count($words) - 1)], range(1, $random->getInt(1, 14))));
+            $text = implode(
+                ' ',
+                array_map(
+                    static fn () => $words[$random->getInt(0, count($words) - 1)],
+                    range(1, $random->getInt(1, 14)),
+                ),
+            );
             $box = Size::of($random->getInt(20, 500), $random->getInt(10, 300));
             $size = 90;
             while ($size > 5 && self::set($text, TextMode::Wrap, $size, $box)->overflows) {
                 --$size;
             }
-            self::assertSame($size, self::set($text, TextMode::WrapShrink, 90, $box, 5)->sizePx, "$text in {$box->width} × {$box->height}");
+            self::assertSame(
+                $size,
+                self::set($text, TextMode::WrapShrink, 90, $box, 5)->sizePx,
+                "$text in {$box->width} × {$box->height}",
+            );
 
             $face = (new TestFonts())->face('Roboto', 400);
-            $cuts = array_map(static fn (int $length) => rtrim(mb_substr($text, 0, $length)).'…', range(mb_strlen($text) - 1, 0));
-            $fits = array_filter($cuts, static fn (string $cut) => $cut !== '…' && $face->widthPx($cut, 30)->compare(Rational::of($box->width)) <= 0);
+            $cuts = array_map(
+                static fn (int $length) => rtrim(mb_substr($text, 0, $length)).'…',
+                range(mb_strlen($text) - 1, 0),
+            );
+            $fits = array_filter(
+                $cuts,
+                static fn (string $cut) => $cut !== '…'
+                    && $face->widthPx($cut, 30)->compare(Rational::of($box->width)) <= 0,
+            );
             $whole = $face->widthPx($text, 30)->compare(Rational::of($box->width)) <= 0;
-            self::assertSame($whole ? $text : (reset($fits) ?: '…'), self::set($text, TextMode::Ellipsis, 30, $box)->lines[0]['text']);
+            self::assertSame(
+                $whole ? $text : (reset($fits) ?: '…'),
+                self::set($text, TextMode::Ellipsis, 30, $box)->lines[0]['text'],
+            );
         }
     }
 
-    /** What a browser does beyond adding up advances, each found to differ from Chromium's DOM in a review: said, never called exact. */
+    /**
+     * What a browser does beyond adding up advances, each found to differ from Chromium's DOM in a review: said, never
+     * called exact.
+     */
     public function testSaysWhereAWidthIsAGuess(): void
     {
         $face = (new TestFonts())->face('Roboto', 400);
         foreach (['Naïve café, 12:45', 'Ťažký ďábel', 'Газ', "two\nlines", 'Zürich – 5 °C'] as $exact) {
             self::assertTrue($face->measures($exact), $exact);
         }
-        foreach (["12:45\tParis", "Auto\u{AD}bahn", 'Γa', 'Газ A', "e\u{332}x", "A\u{200D}V", "T\u{200B}o", "a\x0Cb", '北京'] as $guess) {
+        foreach (
+            ["12:45\tParis", "Auto\u{AD}bahn", 'Γa', 'Газ A', "e\u{332}x", "A\u{200D}V", "T\u{200B}o", "a\x0Cb", '北京'] as $guess
+        ) {
             self::assertFalse($face->measures($guess), $guess);
         }
         self::assertTrue($face->measures("e\u{301}"), 'it composes to é');
@@ -91,7 +119,11 @@ final class TextTest extends TestCase
         $text = mb_substr(str_repeat(self::LONG.' ', 60), 0, 5000);
         $set = self::set($text, TextMode::WrapShrink, 72, Size::of(1320, 880), 8);
 
-        self::assertSame(mb_strlen(preg_replace('/\s+/', '', $text) ?? ''), mb_strlen(preg_replace('/\s+/', '', implode('', array_column($set->lines, 'text'))) ?? ''), 'no letter is lost');
+        self::assertSame(
+            mb_strlen(preg_replace('/\s+/', '', $text) ?? ''),
+            mb_strlen(preg_replace('/\s+/', '', implode('', array_column($set->lines, 'text'))) ?? ''),
+            'no letter is lost',
+        );
     }
 
     public function testPiecesAreTheParagraph(): void
@@ -105,7 +137,10 @@ final class TextTest extends TestCase
     /** 200 words a minute, read twice, at least 3 s (from memory). */
     public function testReadingTime(): void
     {
-        self::assertSame([3000, 30_000], [ReadingTime::ofMs('Mind the gap'), ReadingTime::ofMs(str_repeat('word ', 50))]);
+        self::assertSame(
+            [3000, 30_000],
+            [ReadingTime::ofMs('Mind the gap'), ReadingTime::ofMs(str_repeat('word ', 50))],
+        );
     }
 
     private static function set(string $text, TextMode $mode, int $size, Size $box, int $least = 1): SetText

@@ -31,7 +31,9 @@ final class TimeTest extends TestCase
     public function testFindsWhatShowsAtAnInstant(): void
     {
         $playlist = Playlist::of([['id' => 'a', 'ms' => 10_000], ['id' => 'b', 'ms' => 5000]]);
-        foreach ([[0, 'a', 10_000], [9999, 'a', 1], [10_000, 'b', 5000], [14_999, 'b', 1], [15_000 * 7 + 3, 'a', 9997]] as [$t, $entry, $left]) {
+        foreach (
+            [[0, 'a', 10_000], [9999, 'a', 1], [10_000, 'b', 5000], [14_999, 'b', 1], [15_000 * 7 + 3, 'a', 9997]] as [$t, $entry, $left]
+        ) {
             self::assertSame([$entry, $left], [$playlist->at($t)['entry'], $playlist->at($t)['left_ms']]);
         }
         self::assertNull(Playlist::of([])->at(5)['entry']);
@@ -40,7 +42,11 @@ final class TimeTest extends TestCase
     /** The sequence walked step by step says the same as asking for the instant. */
     public function testSequenceAndInstantAgree(): void
     {
-        $playlist = Playlist::of([['id' => 'a', 'ms' => 7], ['id' => 'b', 'ms' => 3], ['id' => 'c', 'ms' => 5]], [['id' => 'x', 'ms' => 2]], 2);
+        $playlist = Playlist::of(
+            [['id' => 'a', 'ms' => 7], ['id' => 'b', 'ms' => 3], ['id' => 'c', 'ms' => 5]],
+            [['id' => 'x', 'ms' => 2]],
+            2,
+        );
         $ms = ['a' => 7, 'b' => 3, 'c' => 5, 'x' => 2];
         $t = 0;
         foreach ($playlist->sequence() as $entry) {
@@ -54,7 +60,10 @@ final class TimeTest extends TestCase
     public function testFindsWhatWalkingFinds(): void
     {
         $random = new Randomizer(new Mt19937(3));
-        $list = static fn (string $name, int $most) => array_map(static fn (int $i) => ['id' => "$name$i", 'ms' => $random->getInt(1, 90)], range(1, $random->getInt(1, $most)));
+        $list = static fn (string $name, int $most) => array_map(
+            static fn (int $i) => ['id' => "$name$i", 'ms' => $random->getInt(1, 90)],
+            range(1, $random->getInt(1, $most)),
+        );
         for ($try = 0; $try < 40; ++$try) {
             $playlist = Playlist::of($list('a', 7), $try % 4 === 0 ? [] : $list('b', 4), $random->getInt(1, 5));
             $t = 0;
@@ -73,15 +82,29 @@ final class TimeTest extends TestCase
     public function testAgreesWithThePlayerOnPhase(): void
     {
         foreach (self::cases('phase') as $case) {
-            $entries = array_map(static fn (int $i, int $ms) => ['id' => "e$i", 'ms' => $ms], array_keys($case['ms']), $case['ms']);
+            $entries = array_map(
+                static fn (int $i, int $ms) => ['id' => "e$i", 'ms' => $ms],
+                array_keys($case['ms']),
+                $case['ms'],
+            );
             $now = Playlist::of($entries)->at($case['t_ms']);
-            self::assertSame(["e{$case['index']}", $case['since_ms'], $case['left_ms']], [$now['entry'], $now['since_ms'], $now['left_ms']]);
-            $scene = RoundPlan::of(array_map(static fn (array $entry) => ['scene' => $entry['id'], 'ms' => $entry['ms']], $entries))->at($case['t_ms']);
-            self::assertSame([$case['index'], $case['since_ms'], $case['left_ms']], [$scene['index'], $scene['since_ms'], $scene['left_ms']]);
+            self::assertSame(
+                ["e{$case['index']}", $case['since_ms'], $case['left_ms']],
+                [$now['entry'], $now['since_ms'], $now['left_ms']],
+            );
+            $scene = RoundPlan::of(
+                array_map(static fn (array $entry) => ['scene' => $entry['id'], 'ms' => $entry['ms']], $entries),
+            )->at($case['t_ms']);
+            self::assertSame(
+                [$case['index'], $case['since_ms'], $case['left_ms']],
+                [$scene['index'], $scene['since_ms'], $scene['left_ms']],
+            );
         }
     }
 
-    /** tests/cases/clocks.json: what the plan carries of a clock; the player's text from it is held to the same cases. */
+    /**
+     * tests/cases/clocks.json: what the plan carries of a clock; the player's text from it is held to the same cases.
+     */
     public function testAgreesWithThePlayerOnClocks(): void
     {
         foreach (self::cases('clocks') as $case) {
@@ -96,8 +119,18 @@ final class TimeTest extends TestCase
     {
         $at = new \DateTimeImmutable('2026-03-14T09:05:00Z');
         foreach (["HH '0'mm", "''''HH", "'0'HH", "HH''mm", "'It''s' HH", "'''tis' HH", "HH 'o''clock'"] as $pattern) {
-            $written = implode('', array_map(static fn (array $token) => $token['text'] ?? ['HH' => '09', 'mm' => '05'][$token['field']], ClockPattern::parse(Input::of($pattern))->tokens));
-            self::assertSame(\IntlDateFormatter::create('en_GB', -1, -1, 'UTC', null, $pattern)?->format($at), $written, $pattern);
+            $written = implode(
+                '',
+                array_map(
+                    static fn (array $token) => $token['text'] ?? ['HH' => '09', 'mm' => '05'][$token['field']],
+                    ClockPattern::parse(Input::of($pattern))->tokens,
+                ),
+            );
+            self::assertSame(
+                \IntlDateFormatter::create('en_GB', -1, -1, 'UTC', null, $pattern)?->format($at),
+                $written,
+                $pattern,
+            );
         }
     }
 
@@ -114,20 +147,33 @@ final class TimeTest extends TestCase
     public function testReadsClockPatterns(): void
     {
         self::assertSame(
-            [['field' => 'EEEE'], ['text' => ' '], ['field' => 'HH'], ['text' => ':'], ['field' => 'mm'], ['text' => ' '], ['text' => "o'clock"]],
+            [
+                ['field' => 'EEEE'],
+                ['text' => ' '],
+                ['field' => 'HH'],
+                ['text' => ':'],
+                ['field' => 'mm'],
+                ['text' => ' '],
+                ['text' => "o'clock"],
+            ],
             ClockPattern::parse(Input::of("EEEE HH:mm 'o''clock'"))->tokens,
         );
         $this->expectException(Refusal::class);
         ClockPattern::parse(Input::of('HH:QQ'));
     }
 
-    /** Summer time in London begins on 29 March 2026, 01:00 UTC (EU rule, Directive 2000/84/EC; PHP's own zone data). */
+    /**
+     * Summer time in London begins on 29 March 2026, 01:00 UTC (EU rule, Directive 2000/84/EC; PHP's own zone data).
+     */
     public function testListsOffsetChanges(): void
     {
         $from = (int) gmmktime(0, 0, 0, 3, 20, 2026) * 1000;
 
         self::assertSame(
-            [['from_ms' => $from, 'offset_s' => 0], ['from_ms' => (int) gmmktime(1, 0, 0, 3, 29, 2026) * 1000, 'offset_s' => 3600]],
+            [
+                ['from_ms' => $from, 'offset_s' => 0],
+                ['from_ms' => (int) gmmktime(1, 0, 0, 3, 29, 2026) * 1000, 'offset_s' => 3600],
+            ],
             OffsetTable::over(new \DateTimeZone('Europe/London'), $from, $from + 14 * 86_400_000),
         );
     }
@@ -139,7 +185,11 @@ final class TimeTest extends TestCase
             foreach (['2026-01-15', '2026-07-15'] as $day) {
                 $ms = (int) strtotime("$day 12:00 UTC") * 1000;
                 \IntlTimeZone::createTimeZone($name)?->getOffset((float) $ms, false, $raw, $summer);
-                self::assertSame(intdiv($raw + $summer, 1000), OffsetTable::over(new \DateTimeZone($name), $ms, $ms + 60_000)[0]['offset_s'] ?? null, "$name, $day");
+                self::assertSame(
+                    intdiv($raw + $summer, 1000),
+                    OffsetTable::over(new \DateTimeZone($name), $ms, $ms + 60_000)[0]['offset_s'] ?? null,
+                    "$name, $day",
+                );
             }
         }
     }
@@ -147,7 +197,12 @@ final class TimeTest extends TestCase
     /** @return list<array<string, mixed>> */
     private static function cases(string $name): array
     {
-        return json_decode((string) file_get_contents(\dirname(__DIR__, 2)."/cases/$name.json"), true, 16, \JSON_THROW_ON_ERROR)['cases'];
+        return json_decode(
+            (string) file_get_contents(\dirname(__DIR__, 2)."/cases/$name.json"),
+            true,
+            16,
+            \JSON_THROW_ON_ERROR,
+        )['cases'];
     }
 
     /** @return list<array{id: string, ms: int}> */

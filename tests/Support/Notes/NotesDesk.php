@@ -40,7 +40,8 @@ final readonly class NotesDesk implements Desk
 
     public function whole(LoadedDocument $head, Person $person, View $view): array
     {
-        return ['revision' => $head->revision, 'undo' => $this->undoable->describe($head, $person)] + $head->document->toArray();
+        return ['revision' => $head->revision, 'undo' => $this->undoable->describe($head, $person)] +
+            $head->document->toArray();
     }
 
     public function changed(LoadedDocument $head, Document $seen, Person $person, View $view): array

@@ -50,7 +50,12 @@ final class NotesKind implements Kind
         $lines = [];
         foreach ($touched->all() as $scope) {
             $note = $scope->path()[1] ?? '';
-            $lines[] = ['what' => 'note', 'note' => $note, 'theirs' => $theirs->notes[$note] ?? null, 'yours' => $mine->notes[$note] ?? null];
+            $lines[] = [
+                'what' => 'note',
+                'note' => $note,
+                'theirs' => $theirs->notes[$note] ?? null,
+                'yours' => $mine->notes[$note] ?? null,
+            ];
         }
 
         return $lines;

@@ -33,9 +33,17 @@ final readonly class SetNote implements Command
 
     public function apply(Document $document): Change
     {
-        $after = $this->text === null ? array_diff_key($document->notes, [$this->note => 0]) : array_replace($document->notes, [$this->note => $this->text]);
+        $after =
+            $this->text === null
+                ? array_diff_key($document->notes, [$this->note => 0])
+                : array_replace($document->notes, [$this->note => $this->text]);
 
-        return new Change(new Notes($after), [new self($this->note, $document->notes[$this->note] ?? null)], Scopes::of(), Scopes::of($this->target()));
+        return new Change(
+            new Notes($after),
+            [new self($this->note, $document->notes[$this->note] ?? null)],
+            Scopes::of(),
+            Scopes::of($this->target()),
+        );
     }
 
     public function target(): Scope
