@@ -79,9 +79,3 @@ export function upload<T>(path: string, file: File, progress: (sent: number) => 
     request.send(form)
   })
 }
-
-/** The refusal in words: what, and the mend. */
-export function wordsOf(error: unknown): { what: string; mend: string } {
-  if (error instanceof ProblemError) return { what: error.problem.title, mend: error.problem.mend }
-  return { what: 'The server does not answer.', mend: 'What you did is kept and sent again as soon as it does.' }
-}

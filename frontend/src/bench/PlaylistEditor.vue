@@ -67,9 +67,6 @@ onMounted(() => {
   })
 })
 const mediaName = (id: string): string | undefined => stock.find(id)?.name
-function entryName({ fill }: Entry, index: number): string {
-  return `${t('playlist.entry', { index: String(index + 1) })}: ${t(`fill.${fill.kind}`)} ${fillWords(fill, mediaName)}`
-}
 </script>
 
 <template>
@@ -82,7 +79,6 @@ function entryName({ fill }: Entry, index: number): string {
           type="button"
           class="entry-face"
           :aria-expanded="open === entry.id"
-          :aria-label="entryName(entry, index)"
           @click="open = open === entry.id ? null : entry.id"
           @keydown.alt.up.prevent="move(entry, -1)"
           @keydown.alt.down.prevent="move(entry, 1)">

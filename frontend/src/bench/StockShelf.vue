@@ -32,7 +32,7 @@ function press(media: MediaLine, event: PointerEvent): void {
     <BFormInput size="sm" id="shelf-search" v-model="search" type="search" :placeholder="t('stock.search')" />
     <p class="hint">{{ t('stock.drop') }}</p>
     <RefusalNote :error="stock.error" />
-    <p v-for="one in failed" :key="one.key" class="refusal" role="alert">{{ one.name }}: {{ one.fault }}</p>
+    <RefusalNote v-for="one in failed" :key="one.key" :error="one.fault" />
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <div class="media-grid narrow">
       <MediaCard v-for="one in listed" :key="one.id" :media="one" class="carriable" @pointerdown="press(one, $event)">

@@ -13,6 +13,7 @@ import {
 } from './store'
 import { SteadyClock } from './steady'
 import { RasterWindow, windowFor } from './window'
+import { say } from './words'
 
 const POLL_MS = 2000
 const PROOF_MS = 5000
@@ -45,7 +46,7 @@ class Player {
     this.interval = next
     const plan = next ? this.held?.plans[next.plan.sha256] : undefined
     if (!plan) return
-    word.textContent = this.stage.show(plan) ? '' : `This release knows no output ${purpose.output} of ${code}.`
+    word.textContent = this.stage.show(plan) ? '' : say('no-output', { output: purpose.output ?? 0, player: code })
     void Promise.all(plan.fonts.map(loadFace)).catch(() => undefined)
   }
 
@@ -84,7 +85,7 @@ class Player {
       this.failed = error instanceof Error ? error.message : 'network'
       if (this.failed === '404') await this.pairAgain()
     }
-    if (!this.held && !this.kept.next) word.textContent = `${this.identity.name}: waiting for a release.`
+    if (!this.held && !this.kept.next) word.textContent = say('waiting', { player: this.identity.name })
   }
 
   private async pairAgain(): Promise<void> {
@@ -138,10 +139,10 @@ async function start(): Promise<void> {
       .then(() => navigator.serviceWorker.ready)
       .then(keepShell)
       .catch(() => undefined)
-  else word.textContent = 'Offline play needs TLS or localhost.'
+  else word.textContent = say('insecure')
   let identity = await loadIdentity(code)
   while (!identity) {
-    const paired = await pair(code).catch(() => 'The server does not answer; trying again.')
+    const paired = await pair(code).catch(() => say('away'))
     if (typeof paired === 'string') {
       word.textContent = paired
       await new Promise((resolve) => setTimeout(resolve, POLL_MS))
@@ -169,7 +170,7 @@ async function showCard(): Promise<void> {
   repeat(async () => {
     word.textContent = (await window.card().catch(() => false))
       ? ''
-      : `No test card: ${code} has no output ${purpose.output ?? 1}, or the server does not answer.`
+      : say('no-card', { player: code, output: purpose.output ?? 1 })
   }, POLL_MS)
 }
 

@@ -77,7 +77,7 @@ onMounted(() => void stock.load())
       <li v-for="one in stock.uploads.filter((each) => !each.done)" :key="one.key">
         <strong>{{ one.name }}</strong>
         <template v-if="one.fault">
-          <span class="refusal" role="alert">{{ one.fault }}</span>
+          <RefusalNote :error="one.fault" />
           <button type="button" class="plain" @click="stock.dismiss(one.key)">{{ t('close') }}</button>
         </template>
         <template v-else>

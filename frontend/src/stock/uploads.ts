@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { call, upload, wordsOf } from '../api/client'
+import { call, upload } from '../api/client'
 import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
 
@@ -9,7 +9,8 @@ interface Upload {
   name: string
   total: number
   sent: number
-  fault: string
+  /** What was refused; null while nothing was. */
+  fault: unknown
   done: boolean
 }
 
@@ -23,7 +24,7 @@ export const useUploads = defineStore('uploads', () => {
   let number = 0
   let timer: ReturnType<typeof setTimeout> | undefined
 
-  const active = computed(() => uploads.value.filter((one) => !one.done && one.fault === ''))
+  const active = computed(() => uploads.value.filter((one) => !one.done && one.fault === null))
   const percent = computed(() => {
     const total = active.value.reduce((sum, one) => sum + one.total, 0)
     return total === 0 ? 100 : Math.floor((100 * active.value.reduce((sum, one) => sum + one.sent, 0)) / total)
@@ -42,15 +43,14 @@ export const useUploads = defineStore('uploads', () => {
   }
 
   async function send(file: File): Promise<void> {
-    uploads.value.push({ key: ++number, name: file.name, total: file.size, sent: 0, fault: '', done: false })
+    uploads.value.push({ key: ++number, name: file.name, total: file.size, sent: 0, fault: null, done: false })
     const line = uploads.value[uploads.value.length - 1] as Upload
     try {
       await upload<MediaLine>(`/api/sites/${session.slug}/stock`, file, (sent) => (line.sent = sent))
       line.done = true
       await load()
     } catch (refused) {
-      const words = wordsOf(refused)
-      line.fault = `${words.what} ${words.mend}`
+      line.fault = refused
     }
   }
 

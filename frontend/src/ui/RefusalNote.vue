@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { wordsOf } from '../api/client'
+import { useRefusalWords } from './refusalWords'
 
 const props = defineProps<{ error: unknown }>()
+const wordsOf = useRefusalWords()
 const words = computed(() => (props.error ? wordsOf(props.error) : null))
 </script>
 
