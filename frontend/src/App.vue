@@ -1,11 +1,14 @@
 <script setup lang="ts">
+import { useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
 import TheLintel from './ui/TheLintel.vue'
+import { useKeptFocus } from './ui/useKeptFocus'
 
 const route = useRoute()
+useKeptFocus(useTemplateRef<HTMLElement>('place'))
 </script>
 
 <template>
   <TheLintel v-if="route.params['site']" />
-  <main id="place" :class="{ bare: !route.params['site'] }"><RouterView /></main>
+  <main id="place" ref="place" :class="{ bare: !route.params['site'] }"><RouterView /></main>
 </template>

@@ -22,7 +22,7 @@ final class KeyboardTest extends BrowserCase
         $this->tabTo($page, 'Name of the new design');
         $page->keys('By keys', Keys::ENTER)->see('By keys', '.bench-bar h1');
 
-        $this->tabTo($page, 'Zone A');
+        $page->until('work goes on in the pane', fn () => str_starts_with((string) $this->focused($page, 'aria-label'), 'Zone A'));
         $page->keys('R')->until('two panes', fn () => count($page->all('.pane')) === 2);
         $page->keys('C')->until('three panes', fn () => count($page->all('.pane')) === 3);
         $this->tabTo($page, 'Mullion between');

@@ -35,6 +35,8 @@ export class StageZone {
 
   private place(): void {
     const [x, y, width, height] = this.plan.rect
+    // Panes never overlap: a layer of its own for each would cost frames while they are dragged.
+    const zIndex = this.plan.float ? String(this.plan.layer) : ''
     const transform = this.plan.turn ? `rotate(${this.plan.turn / 100}deg)` : ''
     Object.assign(this.element.style, {
       left: `${x}px`,
@@ -42,7 +44,7 @@ export class StageZone {
       width: `${width}px`,
       height: `${height}px`,
       transform,
-      zIndex: String(this.plan.layer),
+      zIndex,
     })
   }
 
