@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Text;
 
+/** How a text is fitted into its box (model §5). */
 enum TextMode: string
 {
     case AsSet = 'as_set';

@@ -6,6 +6,7 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 
+/** One colour over the whole zone. */
 final readonly class ColourFill implements Fill
 {
     private function __construct(public Colour $colour)

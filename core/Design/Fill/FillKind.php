@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Design\Fill;
 
+/** What a zone can show. */
 enum FillKind: string
 {
     case Empty = 'empty';

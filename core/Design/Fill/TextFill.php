@@ -6,6 +6,7 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 
+/** A text and how it is set. */
 final readonly class TextFill implements Fill
 {
     public const LONGEST = 5000;

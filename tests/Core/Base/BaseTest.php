@@ -90,4 +90,19 @@ final class BaseTest extends TestCase
             'words without code',
         );
     }
+
+    /** Each folder's README says of every type in it what it is. */
+    public function testReadmesNameEveryType(): void
+    {
+        $core = \dirname(__DIR__, 3).'/core';
+        foreach (glob("$core/*", \GLOB_ONLYDIR) ?: [] as $folder) {
+            $readme = (string) file_get_contents("$folder/README.md");
+            foreach ([...(glob("$folder/*.php") ?: []), ...(glob("$folder/*/*.php") ?: [])] as $file) {
+                $name = basename($file, '.php');
+                if (!str_contains($name, '.')) {
+                    self::assertMatchesRegularExpression("/\\b$name\\b/", $readme, basename($folder)." does not say what $name is");
+                }
+            }
+        }
+    }
 }
