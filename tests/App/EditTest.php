@@ -117,6 +117,27 @@ final class EditTest extends ApiCase
         );
     }
 
+    /** A queue that lags behind its page is told only what the page does not show yet. */
+    public function testWhatAPageShowsAlreadyIsNotSaidAgain(): void
+    {
+        $queue = self::uuid();
+        $this->signIn('ada');
+        $this->edit([Sketch::fill('z-middle', Sketch::colour('#222222'))], 1);
+        $this->signIn();
+        $batch = [
+            'batch' => self::uuid(),
+            'client' => $queue,
+            'revision' => 1,
+            'shown' => 2,
+            'commands' => [Sketch::fill('z-right', Sketch::colour('#333333'))],
+        ];
+        $answer = $this->call('POST', '/api/documents/'.self::BOARD.'/batches', $batch, 200);
+        self::assertSame([['z-right'], []], [array_keys($answer['zones']), $answer['between']]);
+        $mine = ['batch' => self::uuid(), 'commands' => [Sketch::fill('z-middle', Sketch::colour('#444444'))]] + $batch;
+        $this->call('POST', '/api/documents/'.self::BOARD.'/batches', $mine, 409);
+        self::assertSame('input.range', $this->call('POST', '/api/documents/'.self::BOARD.'/batches', ['shown' => 9] + $mine, 422)['code']);
+    }
+
     /** The conflict names who changed the place, not who saved last. */
     public function testTheConflictNamesTheRightPerson(): void
     {

@@ -15,6 +15,9 @@ final class BenchClient
     public int $revision = 0;
     private readonly string $client;
 
+    /** @var array<string, int> how far the answers to a document have come */
+    private array $shown = [];
+
     public function __construct(private readonly string $address, string $who = 'dina')
     {
         $this->client = self::uuid();
@@ -70,12 +73,18 @@ final class BenchClient
      */
     public function batch(string $document, int $revision, array $commands): array
     {
-        return $this->call('POST', "/api/documents/$document/batches", [
+        $this->shown[$document] = max($this->shown[$document] ?? 0, $revision);
+
+        $answer = $this->call('POST', "/api/documents/$document/batches", [
             'batch' => self::uuid(),
             'client' => $this->client,
             'revision' => $revision,
+            'shown' => $this->shown[$document],
             'commands' => $commands,
         ]);
+        $this->shown[$document] = $answer['revision'];
+
+        return $answer;
     }
 
     /** 80 texts of which 40 shrink, 60 pictures, 20 playlists of 10, 10 clocks, 30 colours, in 20 columns of 10. */

@@ -100,7 +100,17 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
         state.value = 'saving'
         batch.sent = true
         const { batch: uuid, client: madeBy, revision: madeOn, commands, sure } = batch
-        const body = { batch: uuid, client: madeBy, revision: madeOn, commands, sure: sure === true, view: view() }
+        // What this page shows already need not be said again.
+        const shown = current.document === id.value ? Math.max(madeOn, revision.value) : madeOn
+        const body = {
+          batch: uuid,
+          client: madeBy,
+          revision: madeOn,
+          shown,
+          commands,
+          sure: sure === true,
+          view: view(),
+        }
         const answer = await call<Answer>('POST', `/api/documents/${current.document}/batches`, body)
         if (current.document === id.value) accept(answer, false)
         await current.shift()

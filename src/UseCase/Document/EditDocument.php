@@ -42,7 +42,7 @@ final readonly class EditDocument
      */
     public function __invoke(string $id, Input $input, Person $person): array
     {
-        $input->keys(['batch', 'client', 'revision', 'commands', 'view', 'sure']);
+        $input->keys(['batch', 'client', 'revision', 'shown', 'commands', 'view', 'sure']);
         [$batchId, $client] = [$input->text('batch', 36, 36), $input->text('client', 36, 36)];
         $view = View::parse($input->optional('view'));
         $sure = $input->has('sure') && $input->bool('sure');
@@ -63,9 +63,12 @@ final readonly class EditDocument
             $kind = $this->kinds->named($head->kind);
             $batch = Batch::parse($input->child('commands'), $kind)->merged();
             $made = $input->int('revision', 0, $head->revision);
+            // A queue may lag behind its page: what the page shows already is not said again.
+            $shown = $input->has('shown') ? $input->int('shown', $made, $head->revision) : $made;
             $since = $made === $head->revision ? [] : $this->documents->since($id, $made);
             $outcome = $this->attempt($batch, $head, $made, $since, $client);
-            $seen = $this->documents->documentAt($head, $made);
+            $seen = $this->documents->documentAt($head, $shown);
+            $unseen = array_values(array_filter($since, static fn (Step $step) => $step->number > $shown));
             $desk->follow($head, $outcome->after, $sure);
             $stored = $this->documents->store(
                 $head,
@@ -79,7 +82,7 @@ final readonly class EditDocument
                 null,
             );
 
-            return $desk->changed($stored, $seen, $person, $view) + ['between' => $this->between($id, $since, $client)];
+            return $desk->changed($stored, $seen, $person, $view) + ['between' => $this->between($id, $unseen, $client)];
         });
     }
 
