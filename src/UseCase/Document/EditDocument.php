@@ -82,7 +82,9 @@ final readonly class EditDocument
                 null,
             );
 
-            return $desk->changed($stored, $seen, $person, $view) + ['between' => $this->between($id, $unseen, $client)];
+            $between = $this->between($id, $unseen, $client);
+
+            return $desk->changed($stored, $seen, $person, $view) + ['between' => $between];
         });
     }
 
