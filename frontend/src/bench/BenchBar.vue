@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import UndoButtons from '../document/UndoButtons.vue'
 import { useSession } from '../session/session'
-import { useLabels } from '../document/labels'
 import { listed } from '../ui/format'
 import type { Aside } from './column'
 import { useDesign } from './design'
@@ -22,7 +22,6 @@ const words = computed(() => {
   if (design.state === 'signed-out') return t('bench.signed-out', { count: design.waiting })
   return design.state === 'saving' ? t('bench.saving') : t('bench.saved')
 })
-const labels = useLabels()
 const site = computed(() => design.answer?.surface?.site)
 </script>
 
@@ -48,22 +47,7 @@ const site = computed(() => design.answer?.surface?.site)
       </RouterLink>
     </span>
     <template v-if="canEdit">
-      <button
-        type="button"
-        class="btn btn-sm btn-outline-dark"
-        :disabled="!design.undo.undo"
-        :title="labels.all(design.undo.undo)"
-        @click="design.step('undo')">
-        {{ t('bench.undo') }}
-      </button>
-      <button
-        type="button"
-        class="btn btn-sm btn-outline-dark"
-        :disabled="!design.undo.redo"
-        :title="labels.all(design.undo.redo)"
-        @click="design.step('redo')">
-        {{ t('bench.redo') }}
-      </button>
+      <UndoButtons :undo="design.undo" @step="design.step" />
       <button type="button" class="btn btn-sm btn-primary" @click="releasing = true">{{ t('bench.release') }}</button>
     </template>
     <ReleaseSheet v-if="releasing" @close="releasing = false" />

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
+import UndoButtons from '../document/UndoButtons.vue'
 import type { SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
 import AreaFields from '../surface/AreaFields.vue'
 import HistoryList from '../document/HistoryList.vue'
-import { useLabels } from '../document/labels'
 import SheetFieldsForm from '../surface/SheetFieldsForm.vue'
 import ShapeChange from '../surface/ShapeChange.vue'
 import { useSurfaces } from '../surface/surfaces'
@@ -20,7 +20,6 @@ const session = useSession()
 const surfaces = useSurfaces()
 const tabs = ['particulars', 'sheet', 'panels', 'areas', 'changes'] as const
 const tab = ref<string>('particulars')
-const labels = useLabels()
 </script>
 
 <template>
@@ -29,22 +28,7 @@ const labels = useLabels()
     <button type="button" class="plain" @click="emit('leave')">{{ t('elevation.all') }}</button>
   </div>
   <div v-if="session.may('mount')" class="button-row">
-    <button
-      type="button"
-      class="btn btn-sm btn-outline-dark"
-      :disabled="!surfaces.undo.undo"
-      :title="labels.all(surfaces.undo.undo)"
-      @click="surfaces.step('undo')">
-      {{ t('bench.undo') }}
-    </button>
-    <button
-      type="button"
-      class="btn btn-sm btn-outline-dark"
-      :disabled="!surfaces.undo.redo"
-      :title="labels.all(surfaces.undo.redo)"
-      @click="surfaces.step('redo')">
-      {{ t('bench.redo') }}
-    </button>
+    <UndoButtons :undo="surfaces.undo" @step="surfaces.step" />
     <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'outputs', params: { surface: surface.code } }">
       {{ t('outputs.title') }}
     </RouterLink>

@@ -2,6 +2,7 @@
 import { storeToRefs } from 'pinia'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
+import UndoButtons from '../document/UndoButtons.vue'
 import { useRoute } from 'vue-router'
 import { call } from '../api/client'
 import type { Output, ResolvedPanel, Slice, Wiring } from '../api/surfaces'
@@ -11,7 +12,6 @@ import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ThingColumn from '../ui/ThingColumn.vue'
 import ConflictChoice from '../document/ConflictChoice.vue'
-import { useLabels } from '../document/labels'
 import { useListening } from '../document/useListening'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import OutputFields from './OutputFields.vue'
@@ -27,7 +27,6 @@ const { t } = useI18n()
 const route = useRoute()
 const session = useSession()
 const surfaces = useSurfaces()
-const labels = useLabels()
 const { error } = storeToRefs(surfaces)
 useListening(surfaces.listen)
 useUndoKeys((kind) => void surfaces.step(kind))
@@ -155,22 +154,7 @@ function words(panel: ResolvedPanel): string[] {
           <button type="button" class="btn btn-sm" :class="order ? 'btn-primary' : 'btn-outline-dark'" @click="order = order ? null : []">
             {{ t(order ? 'outputs.stop-clicking' : 'outputs.by-clicking') }}
           </button>
-          <button
-            type="button"
-            class="btn btn-sm btn-outline-dark"
-            :disabled="!surfaces.undo.undo"
-            :title="labels.all(surfaces.undo.undo)"
-            @click="surfaces.step('undo')">
-            {{ t('bench.undo') }}
-          </button>
-          <button
-            type="button"
-            class="btn btn-sm btn-outline-dark"
-            :disabled="!surfaces.undo.redo"
-            :title="labels.all(surfaces.undo.redo)"
-            @click="surfaces.step('redo')">
-            {{ t('bench.redo') }}
-          </button>
+          <UndoButtons :undo="surfaces.undo" @step="surfaces.step" />
         </div>
         <WiringWays :key="code" :surface="surface" @wire="wire" @add="addOutput" />
         <template v-if="output && chosen">
