@@ -1,6 +1,7 @@
 import vue from '@vitejs/plugin-vue'
 import { resolve } from 'node:path'
 import { defineConfig } from 'vitest/config'
+import { notices } from './config/notices'
 
 const page = (name: string) => resolve(import.meta.dirname, 'frontend', name)
 
@@ -8,7 +9,7 @@ export default defineConfig({
   root: 'frontend',
   base: '/build/',
   publicDir: false,
-  plugins: [vue({ template: { transformAssetUrls: false } })],
+  plugins: [vue({ template: { transformAssetUrls: false } }), notices()],
   build: {
     outDir: '../public/build',
     emptyOutDir: true,

@@ -13,7 +13,7 @@ const uses = {
   bench: ['api', 'document', 'plan', 'session', 'stock', 'ui'],
   surface: ['api', 'document', 'plan', 'session', 'ui'],
   elevation: ['api', 'document', 'plan', 'session', 'surface', 'ui'],
-  handoff: ['api', 'session', 'ui'],
+  handoff: ['plan', 'api', 'session', 'ui'],
   player: ['plan'],
 }
 const folders = Object.keys(uses)

@@ -24,6 +24,8 @@ return [
     'play_proof' => RightsListener::PLAYER,
     'session_start' => RightsListener::PUBLIC,
     'session_end' => $everyone,
+    'session_list' => $everyone,
+    'session_end_other' => $everyone,
     'me' => RightsListener::PUBLIC,
     'elevation' => $everyone,
     'surface_show' => $everyone,
@@ -49,6 +51,7 @@ return [
     'design_moment' => $everyone,
     'fonts' => $everyone,
     'stock' => $everyone,
+    'stock_allowed' => $everyone,
     'stock_add' => [Role::Designer, Role::Editor, Role::Administrator],
     'stock_remove' => $designing,
     'stock_file' => $everyone,
@@ -56,5 +59,5 @@ return [
     'release_make' => $designing,
     'hand_off' => $everyone,
     'hand_off_give' => $handing,
-    'pairing_open' => $mounting,
+    'player_pair' => $mounting,
 ];

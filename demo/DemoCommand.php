@@ -168,8 +168,11 @@ final class DemoCommand extends Command
             $draw("$folder/$name", $font);
             $ids[$name] = ($this->addMedia)('harrowmere', "$folder/$name", $name, $person)['id'];
             $this->inspect->handle(['media' => $ids[$name]]);
+            $this->entities->flush();
             $media = $this->entities->find(Media::class, $ids[$name]);
-            $media?->state === Media::READY || throw new \RuntimeException("$name: {$media?->fault}");
+            if ($media?->state !== Media::READY) {
+                throw new \RuntimeException("$name: ".($media->fault['code'] ?? 'gone'));
+            }
             $output->writeln($name);
         }
 
@@ -180,7 +183,7 @@ final class DemoCommand extends Command
     {
         $release = ($this->release)(
             $design,
-            Input::of(['revision' => 1, 'note' => 'First day of the season']),
+            Input::of(['revision' => 1, 'note' => 'First day of the season', 'made_as' => Uuid::v4()->toRfc4122()]),
             $person,
         );
         $player = $this->entities
@@ -188,7 +191,7 @@ final class DemoCommand extends Command
             ->findOneBy([
                 'surface' => $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $surface]),
             ]);
-        $player === null
-            || ($this->handOver)($player->code, Input::of(['release' => $release['release'], 'after' => 0]), $person);
+        $order = ['release' => $release['release'], 'after' => 0, 'made_as' => Uuid::v4()->toRfc4122()];
+        $player === null || ($this->handOver)($player->code, Input::of($order), $person);
     }
 }

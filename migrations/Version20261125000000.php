@@ -115,8 +115,8 @@ final class Version20261125000000 extends AbstractMigration
             $nature = Nature::from($row['kind']);
             $cancels = match ($nature) {
                 Nature::Edit => null,
-                Nature::Undo => History::nextUndo(array_reverse($steps), $author)?->number,
-                Nature::Redo => History::nextRedo(array_reverse($steps), $author)?->number,
+                Nature::Undo => History::next(array_reverse($steps), $author)['undo']?->number,
+                Nature::Redo => History::next(array_reverse($steps), $author)['redo']?->number,
             };
             $steps[] = new Step((int) $row['number'], $author, $row['batch'], $nature, $cancels, Scopes::of(), Scopes::of());
             $labels = array_map(static fn (string $code) => ['code' => $code, 'about' => (object) []], array_values(array_unique(array_column($row['commands'], 'do'))));

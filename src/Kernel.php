@@ -14,6 +14,8 @@ final class Kernel extends BaseKernel implements CompilerPassInterface
 {
     use MicroKernelTrait;
 
+    private const LEAST_SECRET = 32;
+
     public function getCacheDir(): string
     {
         return self::varDir($this->getProjectDir()).'/cache/'.$this->environment;
@@ -22,6 +24,18 @@ final class Kernel extends BaseKernel implements CompilerPassInterface
     public function getLogDir(): string
     {
         return self::varDir($this->getProjectDir()).'/log';
+    }
+
+    /** A secret that everybody knows is none: without one of its own no page is served. */
+    public function boot(): void
+    {
+        $secret = (string) ($_SERVER['UPPER_PANE_SECRET'] ?? getenv('UPPER_PANE_SECRET'));
+        if ($this->environment === 'prod' && \PHP_SAPI !== 'cli' && strlen($secret) < self::LEAST_SECRET) {
+            throw new \RuntimeException(
+                'UPPER_PANE_SECRET is not set, or shorter than '.self::LEAST_SECRET.' characters. See docs/running.md.',
+            );
+        }
+        parent::boot();
     }
 
     /** Debian's password hasher is older than its console integration: that one command is left out. */

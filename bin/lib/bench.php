@@ -113,7 +113,9 @@ $row('(b) glazing of 1000 panes ÷ 100 panes', $thousand / $hundred, '×', null)
 $row('(b) glazing of 1000 panes', $thousand, ' ms', null);
 
 // (c) an unchanged poll of a player and an unchanged static file, turn by turn.
-$paired = $client->call('POST', '/api/play/booking-1/pair');
+$token = bin2hex(random_bytes(24));
+$client->call('POST', '/api/players/booking-1/pairing', ['token' => $token]);
+$paired = $client->call('POST', '/api/play/booking-1/pair', null, ["Authorization: Bearer $token"]);
 $conditional = static fn (string $path): string => 'If-Modified-Since: '.gmdate('D, d M Y H:i:s', (int) strtotime((string) (get_headers($address.$path, true)['Last-Modified'] ?? 'now'))).' GMT';
 [$poll, $file] = [$conditional($paired['orders']), $conditional('/mark.svg')];
 $polls = $files = [];

@@ -97,28 +97,19 @@ clock_setting() {
   case $now in */frozen) printf 'frozen:%s' "$wanted" ;; *) printf '%s' "$((wanted - $(date +%s%3N)))" ;; esac
 }
 
+# Fills in a configuration file of config/servers: NAME=VALUE for each @NAME@.
+configured() {
+  local file=$1 script=''
+  shift
+  for pair in "$@"; do script="$script;s|@${pair%%=*}@|$(printf '%s' "${pair#*=}" | sed 's/[&|\\]/\\&/g')|g"; done
+  sed "$script" "$ROOT/config/servers/$file"
+}
+
 start_fpm() {
-  local user
+  local user line=''
   user=$(web_user)
-  cat >"$STACK/run/fpm.conf" <<CONF
-[global]
-pid = $STACK/run/fpm.pid
-error_log = $STACK/log/fpm.log
-[pane]
-$(if [ "$(id -u)" = 0 ]; then echo "user = $user"; echo "group = $(id -gn "$user")"; echo "listen.mode = 0666"; fi)
-listen = $STACK/run/fpm.sock
-pm = static
-pm.max_children = ${FPM_CHILDREN:-6}
-clear_env = no
-catch_workers_output = yes
-php_admin_value[upload_max_filesize] = 1024M
-php_admin_value[post_max_size] = 1030M
-php_admin_value[memory_limit] = 512M
-php_admin_value[display_errors] = 0
-php_admin_value[log_errors] = 1
-php_admin_value[error_log] = $STACK/log/php.log
-php_admin_value[realpath_cache_size] = 4096K
-CONF
+  [ "$(id -u)" = 0 ] && line=$(printf 'user = %s\ngroup = %s\nlisten.mode = 0666' "$user" "$(id -gn "$user")")
+  configured fpm.conf VAR="$STACK" CHILDREN="${FPM_CHILDREN:-6}" UPLOAD=1030M USER="$(printf '%s' "$line" | tr '\n' '~')" | tr '~' '\n' >"$STACK/run/fpm.conf"
   "$(command -v php-fpm8.2 || command -v /usr/sbin/php-fpm8.2)" --nodaemonize $([ "$user" = root ] && echo -R) --fpm-config "$STACK/run/fpm.conf" \
     -d opcache.enable=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.interned_strings_buffer=16 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M \
     -d pcov.enabled=0 >"$STACK/log/fpm.out" 2>&1 &
@@ -127,59 +118,11 @@ CONF
 }
 
 start_nginx() {
-  local user policy
+  local user line=''
   user=$(web_user)
-  policy=$(sed -n "s/.*const POLICY = \"\(.*\)\";/\1/p" "$ROOT/src/Security/HeadersListener.php")
+  [ "$(id -u)" = 0 ] && line="user $user;"
   mkdir -p "$STACK/run/nginx" "$STACK/published/orders" "$STACK/published/released" "$STACK/media"
-  cat >"$STACK/run/nginx.conf" <<CONF
-$([ "$(id -u)" = 0 ] && echo "user $user;")
-worker_processes 1;
-daemon off;
-pid $STACK/run/nginx.pid;
-error_log $STACK/log/nginx.log warn;
-events { worker_connections 512; }
-http {
-  include /etc/nginx/mime.types;
-  types { font/ttf ttf; }
-  default_type application/octet-stream;
-  access_log off;
-  sendfile on;
-  tcp_nopush on;
-  keepalive_requests 100000;
-  gzip on;
-  gzip_types text/css text/javascript application/javascript application/json image/svg+xml font/ttf;
-  gzip_min_length 1024;
-  client_max_body_size 1030m;
-  client_body_temp_path $STACK/run/nginx/body;
-  fastcgi_temp_path $STACK/run/nginx/fastcgi;
-  proxy_temp_path $STACK/run/nginx/proxy;
-  uwsgi_temp_path $STACK/run/nginx/uwsgi;
-  scgi_temp_path $STACK/run/nginx/scgi;
-  server_tokens off;
-  server {
-    listen $HOST:$PORT;
-    root $ROOT/public;
-    add_header X-Content-Type-Options nosniff;
-    add_header Content-Security-Policy "$policy";
-    location = /mark.svg { expires 1d; }
-    location /build/ { expires 1y; try_files \$uri =404; }
-    location /build/index.html { internal; }
-    location /fonts/ { expires 1y; location ~ \.php\$ { return 404; } }
-    location /orders/ { root $STACK/published; etag off; gzip off; add_header Cache-Control no-cache; }
-    location /released/ { root $STACK/published; add_header Cache-Control "public, max-age=31536000, immutable"; }
-    location /stored/ { internal; alias $STACK/media/; }
-    location / {
-      include /etc/nginx/fastcgi_params;
-      fastcgi_param SCRIPT_FILENAME $ROOT/public/index.php;
-      fastcgi_param SCRIPT_NAME /index.php;
-      fastcgi_pass unix:$STACK/run/fpm.sock;
-      fastcgi_buffers 16 64k;
-      fastcgi_buffer_size 64k;
-      fastcgi_read_timeout 120s;
-    }
-  }
-}
-CONF
+  configured nginx.conf ROOT="$ROOT" VAR="$STACK" USER="$line" WORKERS=1 LISTEN="$HOST:$PORT" UPLOAD=1030m >"$STACK/run/nginx.conf"
   "$(command -v nginx || echo /usr/sbin/nginx)" -c "$STACK/run/nginx.conf" -e "$STACK/log/nginx.log" >"$STACK/log/nginx.out" 2>&1 &
   for _ in $(seq 1 200); do port_is_busy "$HOST" "$PORT" && return 0; sleep 0.05; done
   fail "nginx did not start." "See $STACK/log/nginx.log"

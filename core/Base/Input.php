@@ -12,6 +12,9 @@ namespace UpperPane\Core\Base;
  */
 final readonly class Input
 {
+    /** Up to here a float of 64 bits holds every whole number (IEEE 754: 53 bits). */
+    private const WHOLE_FLOATS = 2 ** 53;
+
     /** @param bool $strict objects are \stdClass and every array is a list, as {@see Json::decode()} gives them */
     private function __construct(private mixed $value, public string $path, private bool $strict)
     {
@@ -67,10 +70,10 @@ final readonly class Input
         return $this->value === null;
     }
 
-    /** The value as plain PHP arrays. */
+    /** The value as plain PHP arrays; whole numbers are integers, however they were written. */
     public function raw(): mixed
     {
-        return $this->strict ? self::plain($this->value) : $this->value;
+        return self::plain($this->value);
     }
 
     /** Null where the key is missing or null. */
@@ -116,6 +119,16 @@ final readonly class Input
             : throw Refusal::because('input.id', $this->path, ['value' => $id]);
     }
 
+    /** A UUID (RFC 9562 §4), in small letters. */
+    public function uuid(string $key): string
+    {
+        $id = $this->text($key, 36, 36);
+
+        return preg_match('/^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/D', $id) === 1
+            ? $id
+            : throw Refusal::because('input.uuid', $this->pathTo($key), ['value' => $id]);
+    }
+
     /**
      * The id of a thing that is made by this: it begins with a letter, so that no key of a document is ever a number.
      */
@@ -138,10 +151,7 @@ final readonly class Input
 
     public function asInt(int $least, int $most): int
     {
-        $value =
-            is_float($this->value) && floor($this->value) === $this->value && abs($this->value) < 1e15
-                ? (int) $this->value
-                : $this->value;
+        $value = self::whole($this->value);
         if (!is_int($value)) {
             throw $this->wrongType('a whole number');
         }
@@ -172,11 +182,9 @@ final readonly class Input
 
     private static function plain(mixed $value): mixed
     {
-        if ($value instanceof \stdClass || is_array($value)) {
-            return array_map(self::plain(...), (array) $value);
-        }
-
-        return $value;
+        return $value instanceof \stdClass || is_array($value)
+            ? array_map(self::plain(...), (array) $value)
+            : self::whole($value);
     }
 
     /** Without an exponent: 0.000001, not 1.0E-6. */
@@ -213,8 +221,7 @@ final readonly class Input
     public function choice(string $key, array $known): string|int
     {
         $child = $this->child($key);
-        $value =
-            is_float($child->value) && floor($child->value) === $child->value ? (int) $child->value : $child->value;
+        $value = self::whole($child->value);
         if (!in_array($value, $known, true)) {
             throw Refusal::because('input.choice', $child->path, [
                 'value' => is_scalar($value) ? (string) $value : $child->typeName(),
@@ -275,6 +282,14 @@ final readonly class Input
     public function pathTo(string $key): string
     {
         return $this->path.'/'.strtr($key, ['~' => '~0', '/' => '~1']);
+    }
+
+    /** A whole number that was written as `2000.0` or `2e3` is the same one, as far as a float holds whole numbers. */
+    private static function whole(mixed $value): mixed
+    {
+        return is_float($value) && floor($value) === $value && abs($value) <= self::WHOLE_FLOATS
+            ? (int) $value
+            : $value;
     }
 
     /** @return array<array-key, mixed> */

@@ -10,6 +10,7 @@ return [
     'input.json' => ['This is not JSON: {what}.', 'Send one JSON document.'],
     'input.key_twice' => ['“{key}” is given twice in one object.', 'Leave one of them out.'],
     'input.too_many_values' => ['The document holds more than {most} values.', 'Send a smaller document.'],
+    'input.uuid' => ['“{value}” is no UUID.', 'Write it as 8-4-4-4-12 digits and small letters a to f.'],
     'input.new_id' => ['“{value}” cannot be the id of something new.', 'Begin it with a letter.'],
     'input.missing' => ['“{key}” is missing.', 'Add “{key}”.'],
     'input.unknown_key' => ['“{key}” is not known here.', 'Use only: {known}.'],
@@ -390,6 +391,8 @@ return [
     'right.missing_at' => ['At {site} you may not do this ({right}).', 'Ask an administrator of the site for it.'],
     'address.absent' => ['There is no such {what}.', 'Check the address, or go back to the Elevation.'],
     'address.refused' => ['This cannot be asked here.', 'Check the address and the method.'],
+    'session.json_only' => ['Signing in is asked in JSON.', 'Send it as application/json.'],
+    'session.origin' => ['Signing in was asked by a page that is not ours.', 'Open Upper Pane itself and sign in there.'],
     'service.database_away' => [
         'The database cannot be reached.',
         'Nothing is lost: it is sent again as soon as the database is back.',
@@ -412,7 +415,28 @@ return [
     'stock.upload_broken' => ['The file did not arrive whole: {why}', 'Send it again.'],
     'stock.empty' => ['“{name}” has 0 bytes.', 'Export the file again.'],
     'stock.type' => ['“{name}” is {mime} by its content, whatever its name says.', 'Use one of: {known}.'],
-    'stock.unreadable' => ['The file cannot be read: {why}.', 'Export it again and add the new file.'],
+    'stock.no_room' => [
+        'The file needs {needed} MB, and only {free} MB are left for the Stock.',
+        'Remove files that are not used, or ask the administrator for a larger disk.',
+    ],
+    'stock.no_picture' => ['No picture can be found in the file.', 'Export it again and add the new file.'],
+    'stock.no_video' => [
+        'No moving picture with a length can be found in the file.',
+        'Export it again as H.264 or VP9.',
+    ],
+    'stock.damaged' => ['The file is damaged or cut off.', 'Export it again, or copy it again, and add the new file.'],
+    'stock.codec' => ['Players cannot show {codec}.', 'Export the video as one of: {known}.'],
+    'stock.given_up' => [
+        'The file could not be looked at, although it was tried {attempts} times.',
+        'Add it again; if this stays so, tell the administrator.',
+    ],
+    'stock.earlier' => ['{said}', 'Add the file again to have it looked at anew.'],
+    'job.kind_unknown' => [
+        'No one here knows how to do “{kind}”.',
+        'Start a worker of the version that made this job.',
+    ],
+    'job.worker_lost' => ['Whoever did this was lost {attempts} times.', 'Look into the log of the workers.'],
+    'job.fault' => ['{what}', 'Look into the log of the workers.'],
     'stock.side_too_long' => [
         '{width} × {height} px is beyond the {most} px that players can draw.',
         'Scale it down so that no side is longer than {most} px.',
@@ -422,6 +446,28 @@ return [
     'release.stopped' => ['Findings that stop this release: {count}.', 'Mend them; each finding leads to its place.'],
     'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the player should show.'],
     'hand_off.other_surface' => ['{player} does not show {surface}.', 'Choose a release made for its surface.'],
-    'pairing.closed' => ['Pairing is not open for {code}.', 'Open it in Hand-off, then load this page again.'],
+    'publish.unwritten' => [
+        'The files for this player could not be written; {free} MB are free on the disk.',
+        'It is tried again every minute; make room, and it goes on by itself.',
+    ],
+    'publish.broken' => [
+        'The stored release is not what was sealed.',
+        'Restore the database from a backup, or release the design again.',
+    ],
+    'publish.medium_gone' => [
+        'A picture or video of this release is not in the storage.',
+        'Put the storage back, or hand another release off; it is tried again every minute.',
+    ],
+    'request.id_taken' => [
+        'The id {id} was used for something else.',
+        'Make a new one for every new request.',
+    ],
+    'request.raced' => ['The same was asked twice at once.', 'Look at what is there now, then ask again if need be.'],
+    'pairing.form' => ['“{typed}” is no pairing code.', 'Type the six letters and digits that the screen shows.'],
+    'pairing.unknown' => [
+        'No screen that asks to be {player} shows {typed}.',
+        'Read the code on the screen again; it changes every ten minutes.',
+    ],
+    'pairing.token_form' => ['A player’s token is 48 hexadecimal digits.', 'Load the player’s page again.'],
     'pairing.token' => ['The player’s token is not valid any more.', 'Pair the player again.'],
 ];

@@ -31,45 +31,31 @@ final class History
     }
 
     /**
-     * The edit that this person's undo takes back: their last one that stands.
+     * The edit that this person's undo takes back, their last one that stands; and the undo that their redo takes back,
+     * their last one that stands, unless they edited anything after it.
      *
      * @param iterable<Step> $newestFirst at least this person's steps; no more are asked for than are needed
+     *
+     * @return array{undo: ?Step, redo: ?Step}
      */
-    public static function nextUndo(iterable $newestFirst, string $author): ?Step
+    public static function next(iterable $newestFirst, string $author): array
     {
         $cancelled = [];
+        $redo = false;
         foreach ($newestFirst as $step) {
             if ($step->author !== $author || isset($cancelled[$step->number])) {
                 continue;
+            }
+            if ($redo === false && $step->nature !== Nature::Redo) {
+                $redo = $step->nature === Nature::Undo ? $step : null;
             }
             if ($step->nature === Nature::Edit) {
-                return $step;
+                return ['undo' => $step, 'redo' => $redo ?: null];
             }
             $cancelled[(int) $step->cancels] = true;
         }
 
-        return null;
-    }
-
-    /**
-     * The undo that this person's redo takes back: their last one that stands, unless they edited anything after it.
-     *
-     * @param iterable<Step> $newestFirst
-     */
-    public static function nextRedo(iterable $newestFirst, string $author): ?Step
-    {
-        $cancelled = [];
-        foreach ($newestFirst as $step) {
-            if ($step->author !== $author || isset($cancelled[$step->number])) {
-                continue;
-            }
-            if ($step->nature !== Nature::Redo) {
-                return $step->nature === Nature::Undo ? $step : null;
-            }
-            $cancelled[(int) $step->cancels] = true;
-        }
-
-        return null;
+        return ['undo' => null, 'redo' => $redo ?: null];
     }
 
     /**

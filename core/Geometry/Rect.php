@@ -16,8 +16,17 @@ final readonly class Rect
     {
     }
 
+    /**
+     * A side may be 0, as that of a butted seam is.
+     *
+     * @throws \InvalidArgumentException for a side below 0: a slip of the program, never of a person
+     */
     public static function of(int $x, int $y, int $width, int $height): self
     {
+        if ($width < 0 || $height < 0) {
+            throw new \InvalidArgumentException("A rectangle cannot be $width × $height px.");
+        }
+
         return new self($x, $y, $width, $height);
     }
 

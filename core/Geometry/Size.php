@@ -6,7 +6,7 @@ namespace UpperPane\Core\Geometry;
 
 use UpperPane\Core\Base\Input;
 
-/** Width and height in whole px, each from 1 to 100,000. */
+/** Width and height in whole px, each at least 1; what is read is at most 100,000, what is computed may be more. */
 final readonly class Size
 {
     public const LARGEST_PX = 100_000;
@@ -15,11 +15,17 @@ final readonly class Size
     {
     }
 
+    /** @throws \InvalidArgumentException below 1 px: a slip of the program, never of a person */
     public static function of(int $width, int $height): self
     {
+        if ($width < 1 || $height < 1) {
+            throw new \InvalidArgumentException("A size of $width × $height px has no area.");
+        }
+
         return new self($width, $height);
     }
 
+    /** Reads `[width, height]` in px. */
     public static function parse(Input $input): self
     {
         $sides = $input->asList(2, 2);

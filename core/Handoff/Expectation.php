@@ -22,13 +22,16 @@ final readonly class Expectation
      */
     public function differences(Proof $proof): array
     {
-        $best = $this->inScene($proof, $proof->atMs);
-        foreach ([-self::TOLERANCE_MS, self::TOLERANCE_MS] as $slip) {
-            $scene = $this->plan->sceneAt($proof->atMs + $slip, $this->startMs);
-            if ($proof->scene === null || $proof->scene === $scene) {
-                $letters = $this->inScene($proof, $proof->atMs + $slip);
-                $best = count($letters) < count($best) ? $letters : $best;
-            }
+        /** @var array<string, list<array<string, array{letter: string, entry: ?string}>>> $shown by scene */
+        $shown = [];
+        foreach ([0, -self::TOLERANCE_MS, self::TOLERANCE_MS] as $slip) {
+            $atMs = $proof->atMs + $slip;
+            $shown[$this->plan->sceneAt($atMs, $this->startMs)][] = $this->plan->at($atMs, $this->startMs);
+        }
+        $best = array_column(reset($shown)[0], 'letter');
+        foreach ($proof->scene === null ? $shown : array_intersect_key($shown, [$proof->scene => 0]) as $moments) {
+            $letters = self::unlike($proof, $moments);
+            $best = count($letters) <= count($best) ? $letters : $best;
         }
 
         return $best;
@@ -39,17 +42,16 @@ final readonly class Expectation
         return $proof->release === $this->release && $this->differences($proof) === [];
     }
 
-    /** @return list<string> */
-    private function inScene(Proof $proof, int $atMs): array
+    /**
+     * @param list<array<string, array{letter: string, entry: ?string}>> $moments what one scene shows at instants
+     *
+     * @return list<string> letters of the zones that show nothing of it
+     */
+    private static function unlike(Proof $proof, array $moments): array
     {
-        $allowed = array_map(fn (int $slip) => $this->plan->at($atMs + $slip, $this->startMs), [
-            -self::TOLERANCE_MS,
-            0,
-            self::TOLERANCE_MS,
-        ]);
         $letters = [];
-        foreach ($allowed[1] as $zone => ['letter' => $letter]) {
-            $entries = array_map(static fn (array $shown) => $shown[$zone]['entry'] ?? null, $allowed);
+        foreach ($moments[0] ?? [] as $zone => ['letter' => $letter]) {
+            $entries = array_column(array_column($moments, $zone), 'entry');
             if (!array_key_exists($zone, $proof->zones) || !in_array($proof->zones[$zone], $entries, true)) {
                 $letters[] = $letter;
             }

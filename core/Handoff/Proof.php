@@ -13,6 +13,8 @@ use UpperPane\Core\Base\Refusal;
  */
 final readonly class Proof
 {
+    private const MOST_ZONES = 500;
+
     /** @param array<string, ?string> $zones zone id → entry id; null where the zone shows one thing */
     private function __construct(
         public int $release,
@@ -29,7 +31,15 @@ final readonly class Proof
     {
         $input->keys(['release', 'at_ms', 'offset_ms', 'stepped', 'zones', 'scene']);
         $zones = [];
-        foreach ($input->child('zones')->members() as $zone => $entry) {
+        $members = $input->child('zones')->members();
+        if (count($members) > self::MOST_ZONES) {
+            throw Refusal::because('input.count', $input->pathTo('zones'), [
+                'count' => count($members),
+                'least' => 0,
+                'most' => self::MOST_ZONES,
+            ]);
+        }
+        foreach ($members as $zone => $entry) {
             $zones[$zone] = $entry->raw() === null ? null : $entry->asText(64, 1);
         }
 

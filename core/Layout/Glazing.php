@@ -20,8 +20,11 @@ final class Glazing
     /** @var array<string, Rect> named splits by id */
     public array $splits = [];
 
-    /** @var list<Mullion> depth first, a split before its parts; empty after {@see ofPanes()} */
-    public array $mullions = [];
+    /** @var list<array{Split, list<Rect>, string}> where lines lie: depth first, a split before its parts */
+    private array $lines = [];
+
+    /** @var list<Mullion>|null */
+    private ?array $mullions = null;
 
     private function __construct(private readonly Pitches $pitches)
     {
@@ -58,6 +61,20 @@ final class Glazing
         return $this->panes[$partId] ?? ($this->splits[$partId] ?? null);
     }
 
+    /** @return list<Mullion> depth first, a split before its parts; none after {@see ofPanes()} */
+    public function mullions(): array
+    {
+        return $this->mullions ??= array_merge(
+            ...array_map(
+                fn (array $line) => array_map(
+                    fn (int $index) => $this->mullion($line[0], $line[1], $index, $line[2]),
+                    array_keys(array_slice($line[1], 1, null, true)),
+                ),
+                $this->lines,
+            ),
+        );
+    }
+
     private function place(Part $part, Rect $rect, string $path): void
     {
         if (!$part instanceof Split) {
@@ -76,16 +93,10 @@ final class Glazing
             $rects[] = $rect->along($axis, $start, $px);
             $start += $px + $part->gutterPx;
         }
-        $before = $this->mullions;
-        $this->mullions = [];
+        $this->lines[] = [$part, $rects, $path];
         foreach ($part->parts as $index => $child) {
             $this->place($child, $rects[$index], "$path/parts/$index");
         }
-        $own = array_map(
-            fn (int $index) => $this->mullion($part, $rects, $index, $path),
-            array_keys(array_slice($sizes, 1, null, true)),
-        );
-        $this->mullions = [...$before, ...$own, ...$this->mullions];
     }
 
     /** @param list<Rect> $rects */
@@ -119,7 +130,7 @@ final class Glazing
     {
         return [
             'panes' => (object) array_map(static fn (Rect $rect) => $rect->toArray(), $this->panes),
-            'mullions' => array_map(static fn (Mullion $mullion) => $mullion->toArray(), $this->mullions),
+            'mullions' => array_map(static fn (Mullion $mullion) => $mullion->toArray(), $this->mullions()),
         ];
     }
 }

@@ -30,7 +30,7 @@ final readonly class BenchView
         $view = new self($at, $at->glazing());
 
         return [
-            'mullions' => array_map($view->mullion(...), $view->glazing->mullions),
+            'mullions' => array_map($view->mullion(...), $view->glazing->mullions()),
             'snaps' => SnapLines::of($at->canvas(), $view->glazing, $ground),
             'parts' => (object) $view->parts($at->tree()),
             'root' => $view->halves($at->tree(), null),
@@ -76,7 +76,7 @@ final readonly class BenchView
             $family === null
                 ? []
                 : array_filter(
-                    $this->glazing->mullions,
+                    $this->glazing->mullions(),
                     static fn (Mullion $line) => $line->axis === $mullion->axis
                         && $line->at === $mullion->at
                         && $line->gutter === $mullion->gutter

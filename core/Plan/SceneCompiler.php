@@ -47,7 +47,6 @@ final readonly class SceneCompiler
             $this->place,
             $items->compile($scene->ground, $this->place->size()),
             array_map(fn (ZonePlan $zone) => $zone->movedBy($this->place->x, $this->place->y), $zones),
-            self::order($placing),
             [...self::missing($at), ...$findings, ...self::ofPlacing($at->design, $placing)],
         );
     }

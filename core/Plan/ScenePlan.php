@@ -18,7 +18,6 @@ final readonly class ScenePlan
      * @param ?int           $ms       null: until something else comes
      * @param Rect           $place    the part of the surface's canvas that it covers
      * @param list<ZonePlan> $zones    back to front
-     * @param list<string>   $order    zone ids in reading order
      * @param list<Finding>  $findings of the layout and its reflow
      */
     public function __construct(
@@ -27,7 +26,6 @@ final readonly class ScenePlan
         public Rect $place,
         public Item $ground,
         public array $zones,
-        public array $order,
         public array $findings,
     ) {
     }

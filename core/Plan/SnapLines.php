@@ -36,7 +36,7 @@ final class SnapLines
             $lines[] = self::line(intdiv($length + 1, 2), 'centre');
             $lines[] = self::line(intdiv(2 * $length + 3, 6), 'third');
             $lines[] = self::line(intdiv(4 * $length + 3, 6), 'third');
-            foreach ($glazing->mullions as $mullion) {
+            foreach ($glazing->mullions() as $mullion) {
                 if ($mullion->axis === $axis) {
                     $lines[] = self::line($mullion->at, 'line', $mullion->partIds[1]);
                 }

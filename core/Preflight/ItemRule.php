@@ -56,6 +56,6 @@ abstract class ItemRule implements Rule
 
     protected static function percent(Rational $share): string
     {
-        return (string) $share->times(Rational::of(100))->decimal(1);
+        return $share->times(Rational::of(100))->plain(1);
     }
 }

@@ -20,4 +20,6 @@ enum Right: string
     case Release = 'release';
     case HandOff = 'hand_off';
     case Pair = 'pair';
+    /** Look after the machine: how full its disk is, who may sign in. */
+    case Run = 'run';
 }

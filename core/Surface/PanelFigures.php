@@ -90,14 +90,20 @@ final readonly class PanelFigures
         foreach ($activeUm as $axis => $um) {
             if ($um < 1 || $um > Panel::LARGEST_UM) {
                 throw Refusal::because('input.range', $input->path.'/active_mm/'.$axis, [
-                    'value' => (string) ($um / 1000),
+                    'value' => self::mm($um),
                     'least' => '0.001',
-                    'most' => (string) (Panel::LARGEST_UM / 1000),
+                    'most' => self::mm(Panel::LARGEST_UM),
                 ]);
             }
         }
 
         return new self($native, $activeUm);
+    }
+
+    /** As it is read: without trailing zeros. */
+    private static function mm(int $um): string
+    {
+        return Rational::of($um, 1000)->plain(3);
     }
 
     /**
@@ -130,9 +136,9 @@ final readonly class PanelFigures
                 || $off->compare(Rational::of(max(1, intdiv($pitchNm, 10_000)))) > 0
             ) {
                 throw Refusal::because('figures.not_whole', $input->path.'/active_mm/'.$axis, [
-                    'px' => (string) $exact->decimal(3),
+                    'px' => $exact->plain(3),
                     'nearest' => max(1, $nearest),
-                    'mm' => (string) (self::sizeUm(max(1, $nearest), $pitchNm) / 1000),
+                    'mm' => self::mm(self::sizeUm(max(1, $nearest), $pitchNm)),
                 ]);
             }
 
@@ -142,9 +148,9 @@ final readonly class PanelFigures
             $fromPitchUm = self::sizeUm($given, $pitchNm);
             throw Refusal::because('figures.contradict', $input->path.'/active_mm/'.$axis, [
                 'px' => $given,
-                'would' => (string) ($fromPitchUm / 1000),
-                'given' => (string) ($activeUm / 1000),
-                'difference' => (string) (abs($fromPitchUm - $activeUm) / 1000),
+                'would' => self::mm($fromPitchUm),
+                'given' => self::mm($activeUm),
+                'difference' => self::mm(abs($fromPitchUm - $activeUm)),
                 'nearest' => $nearest,
             ]);
         }

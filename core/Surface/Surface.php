@@ -143,8 +143,8 @@ final readonly class Surface
             ? []
             : [
                 Finding::of('surface.pixels_not_square', Severity::Caution, '', [
-                    'x' => (string) $x->times(Rational::of(1, 1000))->decimal(4),
-                    'y' => (string) $y->times(Rational::of(1, 1000))->decimal(4),
+                    'x' => $x->times(Rational::of(1, 1000))->plain(4),
+                    'y' => $y->times(Rational::of(1, 1000))->plain(4),
                 ]),
             ];
     }

@@ -83,10 +83,13 @@ final readonly class FontFace
      * False where the width is a guess, because a browser does more than this sums up: it draws characters the face
      * lacks with another, places combining marks, breaks at soft hyphens, stops at tabs, joins and parts at invisible
      * characters, and shapes every script by itself, so that nothing is kerned across their border (UAX 24; checked
-     * against Chromium).
+     * against Chromium). Nor are contextual alternates applied, or pairs that widen their second glyph.
      */
     public function measures(string $text): bool
     {
+        if ($this->tables['widens_second']) {
+            return false;
+        }
         $scripts = [];
         foreach (array_unique(mb_str_split(self::composed($text))) as $character) {
             $code = (int) mb_ord($character);
@@ -96,6 +99,7 @@ final readonly class FontFace
             if (
                 preg_match('/[\p{M}\p{Cf}\p{Cc}]/u', $character) === 1
                 || ($code > 0x20 && $code !== 0xA0 && !isset($this->tables['glyphs'][$code]))
+                || isset($this->tables['contextual'][$this->tables['glyphs'][$code] ?? -1])
             ) {
                 return false;
             }
@@ -142,11 +146,14 @@ final readonly class FontFace
         );
     }
 
+    /** Letters with their marks as one character where there is one; what has no mark stays itself, as U+2126 does. */
     private static function composed(string $text): string
     {
-        $composed = \Normalizer::normalize($text, \Normalizer::FORM_C);
-
-        return $composed === false ? $text : $composed;
+        return (string) preg_replace_callback(
+            '/\P{M}\p{M}+/u',
+            static fn (array $cluster) => \Normalizer::normalize($cluster[0], \Normalizer::FORM_C) ?: $cluster[0],
+            $text,
+        );
     }
 
     /**

@@ -7,10 +7,14 @@ namespace UpperPane\Core\Text;
 /**
  * Compiles an OpenType file into the arrays that measuring needs: characters → glyphs (cmap formats 4 and 12), advances
  * (hmtx), pair kerning (GPOS lookup 2 and its extension 9) and default ligatures (GSUB lookup 4 and its extension 7) of
- * the Latin script's default language. Sections named are those of ISO/IEC 14496-22.
+ * the Latin script's default language; and where a browser may do more than that. Sections named are those of
+ * ISO/IEC 14496-22.
  */
 final readonly class FontReader
 {
+    /** Of what {@see tables()} gives, for those who keep it. */
+    public const VERSION = 2;
+
     private function __construct(private FontFile $file)
     {
     }
@@ -24,7 +28,8 @@ final readonly class FontReader
         $hhea = $file->tables['hhea'];
         $os2 = $file->tables['OS/2'];
         $useTypo = ($file->u16($os2 + 62) & 0x80) !== 0;
-        $kern = $reader->lookups('GPOS', ['kern'], 2, 9);
+        [$gpos, $gsub] = [LayoutTable::of($file, 'GPOS'), LayoutTable::of($file, 'GSUB')];
+        $kern = $gpos->lookups(['kern'], 2, 9);
 
         return [
             'units_per_em' => $file->u16($head + 18),
@@ -35,10 +40,12 @@ final readonly class FontReader
             'glyphs' => $reader->characters(),
             'advances' => $reader->advances($file->u16($hhea + 34)),
             'pairs' => array_map(fn (array $tables) => array_map($reader->pairTable(...), $tables), $kern),
+            'widens_second' => array_filter(array_merge(...$kern), fn (int $at) => $file->u16($at + 6) !== 0) !== [],
             'ligatures' => array_map(
                 fn (array $tables) => array_map($reader->ligatureTable(...), $tables),
-                $reader->lookups('GSUB', ['liga', 'clig', 'rlig'], 4, 7),
+                $gsub->lookups(['liga', 'clig', 'rlig'], 4, 7),
             ),
+            'contextual' => $reader->contextual($gsub),
         ];
     }
 
@@ -112,143 +119,6 @@ final readonly class FontReader
     }
 
     /**
-     * The subtables of all lookups of one type that the wanted features of the Latin default language name (§6.2).
-     *
-     * @param list<string> $features
-     *
-     * @return list<list<int>> offsets, in lookup order
-     */
-    private function lookups(string $table, array $features, int $type, int $extension): array
-    {
-        $start = $this->file->tables[$table] ?? null;
-        if ($start === null) {
-            return [];
-        }
-        $lookupList = $start + $this->file->u16($start + 8);
-        $subtables = [];
-        foreach ($this->lookupIndexes($start, $features) as $index) {
-            $lookup = $lookupList + $this->file->u16($lookupList + 2 + 2 * $index);
-            $kind = $this->file->u16($lookup);
-            $offsets = [];
-            for ($i = 0, $count = $this->file->u16($lookup + 4); $i < $count; ++$i) {
-                $subtable = $lookup + $this->file->u16($lookup + 6 + 2 * $i);
-                $inner = $kind;
-                if ($kind === $extension) {
-                    $inner = $this->file->u16($subtable + 2);
-                    $subtable += $this->file->u32($subtable + 4);
-                }
-                if ($inner === $type) {
-                    $offsets[] = $subtable;
-                }
-            }
-            $subtables[] = $offsets;
-        }
-
-        return array_values(array_filter($subtables));
-    }
-
-    /**
-     * @param list<string> $features
-     *
-     * @return list<int>
-     */
-    private function lookupIndexes(int $table, array $features): array
-    {
-        $featureList = $table + $this->file->u16($table + 6);
-        $indexes = [];
-        foreach ($this->featureIndexes($table + $this->file->u16($table + 4)) as $feature) {
-            $record = $featureList + 2 + 6 * $feature;
-            if (!in_array($this->file->tag($record), $features, true)) {
-                continue;
-            }
-            $at = $featureList + $this->file->u16($record + 4);
-            for ($i = 0, $count = $this->file->u16($at + 2); $i < $count; ++$i) {
-                $indexes[] = $this->file->u16($at + 4 + 2 * $i);
-            }
-        }
-        $indexes = array_values(array_unique($indexes));
-        sort($indexes);
-
-        return $indexes;
-    }
-
-    /** @return list<int> */
-    private function featureIndexes(int $scriptList): array
-    {
-        $scripts = [];
-        for ($i = 0, $count = $this->file->u16($scriptList); $i < $count; ++$i) {
-            $scripts[$this->file->tag($scriptList + 2 + 6 * $i)] =
-                $scriptList + $this->file->u16($scriptList + 2 + 6 * $i + 4);
-        }
-        $script = $scripts['latn'] ?? ($scripts['DFLT'] ?? null);
-        if ($script === null || $this->file->u16($script) === 0) {
-            return [];
-        }
-        $language = $script + $this->file->u16($script);
-
-        return $this->list($language + 4);
-    }
-
-    /** @return list<int> a count followed by so many 16-bit values */
-    private function list(int $at): array
-    {
-        $values = [];
-        for ($i = 0, $count = $this->file->u16($at); $i < $count; ++$i) {
-            $values[] = $this->file->u16($at + 2 + 2 * $i);
-        }
-
-        return $values;
-    }
-
-    /** @return array<int, int> glyph → coverage index (§6.2, Coverage formats 1 and 2) */
-    private function coverage(int $at): array
-    {
-        if ($this->file->u16($at) === 1) {
-            return array_flip($this->list($at + 2));
-        }
-        $covered = [];
-        for ($i = 0, $count = $this->file->u16($at + 2); $i < $count; ++$i) {
-            $range = $at + 4 + 6 * $i;
-            for (
-                $glyph = $this->file->u16($range),
-                $last = $this->file->u16($range + 2),
-                $index = $this->file->u16($range + 4);
-                $glyph <= $last;
-                ++$glyph, ++$index
-            ) {
-                $covered[$glyph] = $index;
-            }
-        }
-
-        return $covered;
-    }
-
-    /** @return array<int, int> glyph → class, class 0 left out (§6.2, Class Definition formats 1 and 2) */
-    private function classes(int $at): array
-    {
-        $classes = [];
-        if ($this->file->u16($at) === 1) {
-            $first = $this->file->u16($at + 2);
-            foreach ($this->list($at + 4) as $i => $class) {
-                $classes[$first + $i] = $class;
-            }
-        } else {
-            for ($i = 0, $count = $this->file->u16($at + 2); $i < $count; ++$i) {
-                $range = $at + 4 + 6 * $i;
-                for (
-                    $glyph = $this->file->u16($range), $last = $this->file->u16($range + 2);
-                    $glyph <= $last;
-                    ++$glyph
-                ) {
-                    $classes[$glyph] = $this->file->u16($range + 4);
-                }
-            }
-        }
-
-        return array_filter($classes);
-    }
-
-    /**
      * One pair adjustment subtable (§6.3, GPOS lookup type 2, formats 1 and 2): only the first glyph's advance is kept,
      * because horizontal kerning says no more.
      *
@@ -260,7 +130,7 @@ final readonly class FontReader
         $firstSize = 2 * substr_count(decbin($firstFormat), '1');
         $secondSize = 2 * substr_count(decbin($this->file->u16($at + 6)), '1');
         $advanceAt = ($firstFormat & 4) === 0 ? null : 2 * substr_count(decbin($firstFormat & 3), '1');
-        $covered = $this->coverage($at + $this->file->u16($at + 2));
+        $covered = LayoutTable::coverage($this->file, $at + $this->file->u16($at + 2));
         $advance = fn (int $record) => $advanceAt === null ? 0 : $this->file->i16($record + $advanceAt);
         if ($this->file->u16($at) === 1) {
             return [
@@ -284,8 +154,8 @@ final readonly class FontReader
 
         return [
             'covered' => array_map(static fn () => true, $covered),
-            'first' => $this->classes($at + $this->file->u16($at + 8)),
-            'second' => $this->classes($at + $this->file->u16($at + 10)),
+            'first' => LayoutTable::classes($this->file, $at + $this->file->u16($at + 8)),
+            'second' => LayoutTable::classes($this->file, $at + $this->file->u16($at + 10)),
             'values' => array_map(static fn (array $row) => array_filter($row), $values),
         ];
     }
@@ -315,7 +185,7 @@ final readonly class FontReader
         return array_map(function (int $index) use ($at) {
             $set = $at + $this->file->u16($at + 6 + 2 * $index);
             $ligatures = [];
-            foreach ($this->list($set) as $offset) {
+            foreach (LayoutTable::list($this->file, $set) as $offset) {
                 $ligature = $set + $offset;
                 $rest = [];
                 for ($i = 1, $count = $this->file->u16($ligature + 2); $i < $count; ++$i) {
@@ -325,6 +195,31 @@ final readonly class FontReader
             }
 
             return $ligatures;
-        }, $this->coverage($at + $this->file->u16($at + 2)));
+        }, LayoutTable::coverage($this->file, $at + $this->file->u16($at + 2)));
+    }
+
+    /**
+     * The glyphs that contextual alternates begin at, in any script (§6.3, GSUB lookup types 5 and 6): what they do is
+     * not read, only that they may do something.
+     *
+     * @return array<int, true>
+     */
+    private function contextual(LayoutTable $gsub): array
+    {
+        $covered = [];
+        foreach ([5, 6] as $type) {
+            foreach (array_merge(...$gsub->lookups(['calt', 'rclt'], $type, 7, true)) as $at) {
+                $coverages = $this->file->u16($at) !== 3 ? $at + 2 : $at + ($type === 5 ? 6 : $this->inputAt($at));
+                $covered += LayoutTable::coverage($this->file, $at + $this->file->u16($coverages));
+            }
+        }
+
+        return array_map(static fn () => true, $covered);
+    }
+
+    /** Where a chained context of format 3 has its first input coverage: behind the backtrack's and two counts. */
+    private function inputAt(int $at): int
+    {
+        return 2 + 2 + 2 * $this->file->u16($at + 2) + 2;
     }
 }

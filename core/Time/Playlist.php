@@ -61,8 +61,9 @@ final readonly class Playlist
         return Rational::product($rounds, $round + $inserted);
     }
 
-    /** Until both lists repeat together, in ms. */
-    public function periodMs(): int
+    /** Until both lists repeat together, in ms; null beyond 64 bits (292 million years). */
+    // @phpstan-ignore return.unusedType (PHP turns an overflow into a float)
+    public function periodMs(): ?int
     {
         $first = count($this->entries);
         $second = count($this->interleaved);
@@ -72,10 +73,12 @@ final readonly class Playlist
         $perLoop = $this->after + 1;
         $inserted = intdiv($this->periodEntries(), $perLoop);
 
-        return Rational::sum(
-            Rational::product(intdiv($inserted * $this->after, $first), $this->cycleMs()),
-            Rational::product(intdiv($inserted, $second), self::total($this->interleaved)),
-        );
+        $period =
+            intdiv($inserted * $this->after, $first) * $this->cycleMs() +
+            intdiv($inserted, $second) * self::total($this->interleaved);
+
+        // @phpstan-ignore function.alreadyNarrowedType (PHP turns an overflow into a float)
+        return is_int($period) ? $period : null;
     }
 
     /** @return list<string> ids of one period, at most {@see LONGEST_SEQUENCE} */
@@ -100,7 +103,7 @@ final readonly class Playlist
         if ($period === 0) {
             return ['entry' => null, 'since_ms' => 0, 'left_ms' => 0];
         }
-        $left = $tMs % $period;
+        $left = $period === null ? $tMs : $tMs % $period;
         // The last step that has begun, found by halving: every step lasts 1 ms at least.
         [$low, $high] = [0, min($left, $this->periodEntries() - 1)];
         while ($low < $high) {
@@ -108,13 +111,16 @@ final readonly class Playlist
             [$low, $high] = $this->startMs($middle) <= $left ? [$middle, $high] : [$low, $middle - 1];
         }
         $entry = $this->step($low);
-        $since = $left - $this->startMs($low);
+        $since = $left - (int) $this->startMs($low);
 
         return ['entry' => $entry['id'], 'since_ms' => $since, 'left_ms' => $entry['ms'] - $since];
     }
 
-    /** When a step begins: whole rounds of both lists, and what is begun of them. */
-    private function startMs(int $step): int
+    /**
+     * When a step begins: whole rounds of both lists, and what is begun of them. Beyond 64 bits, where only comparing
+     * comes, it is a float.
+     */
+    private function startMs(int $step): int|float
     {
         if ($this->interleaved === []) {
             return self::begun($this->entries, $this->starts, $step);
@@ -130,7 +136,8 @@ final readonly class Playlist
      * @param list<array{id: string, ms: int}> $entries
      * @param list<int>                        $starts  of each in one round, and the round's end
      */
-    private static function begun(array $entries, array $starts, int $count): int
+    // @phpstan-ignore return.unusedType (PHP turns an overflow into a float)
+    private static function begun(array $entries, array $starts, int $count): int|float
     {
         $length = count($entries);
 

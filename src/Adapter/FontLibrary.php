@@ -80,7 +80,7 @@ final class FontLibrary implements Fonts
     /** @return array<string, mixed> */
     private function tables(string $file, string $sha256): array
     {
-        $compiled = $this->varDir."/fonts/$sha256.php";
+        $compiled = sprintf('%s/fonts/%s-%d.php', $this->varDir, $sha256, FontReader::VERSION);
         if (!is_file($compiled)) {
             $tables = FontReader::tables((string) file_get_contents($this->projectDir.'/public/fonts/'.$file));
             is_dir(dirname($compiled)) || mkdir(dirname($compiled), 0o755, true);

@@ -4,120 +4,120 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Adapter;
 
-use Symfony\Component\Process\Process;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\AsShown;
 
 /**
- * What a media file really is, by ffprobe and by decoding it: size as shown (EXIF, rotation, pixel ratio), duration.
+ * What a media file really is, by ffprobe and by reading it to its end: size as shown, duration. A file is read as what
+ * its first bytes say it is and as nothing else, and nothing beside it is opened.
  */
-final class MediaProbe
+final readonly class MediaProbe
 {
-    /** Browsers' textures end here (common practice): a longer side cannot be drawn reliably. */
-    public const LONGEST_SIDE_PX = 16_384;
+    private const FORMATS = [
+        'image/jpeg' => 'jpeg_pipe',
+        'image/png' => 'png_pipe',
+        'image/webp' => 'webp_pipe',
+        'video/mp4' => 'mov',
+        'video/webm' => 'matroska',
+    ];
+
+    public function __construct(private OutsideProgram $program)
+    {
+    }
 
     /**
      * @return array{size: Size, duration_ms: ?int}
      *
-     * @throws Refusal `stock.unreadable`, `stock.side_too_long`
+     * @throws Refusal `stock.no_picture`, `stock.no_video`, `stock.damaged`, `stock.codec`, `stock.side_too_long`
      */
     public function look(string $path, string $mime): array
     {
-        return str_starts_with($mime, 'video/') ? $this->video($path) : $this->picture($path, $mime);
+        return str_starts_with($mime, 'video/') ? $this->video($path, $mime) : $this->picture($path, $mime);
+    }
+
+    /**
+     * What ffmpeg is told before a file of a stranger.
+     *
+     * @return list<string>
+     */
+    public static function reading(string $path, string $mime): array
+    {
+        return ['-v', 'error', '-protocol_whitelist', 'file', '-f', self::FORMATS[$mime], '-i', "file:$path"];
     }
 
     /** @return array{size: Size, duration_ms: null} */
     private function picture(string $path, string $mime): array
     {
         $found = @getimagesize($path);
-        if ($found === false || $found[0] < 1) {
-            throw Refusal::because('stock.unreadable', '/file', ['why' => 'its picture data cannot be found']);
-        }
-        $size = self::bounded($found[0], $found[1]);
         $exif = $mime === 'image/jpeg' ? @exif_read_data($path) : false;
-        $turned = $exif !== false && in_array((int) ($exif['Orientation'] ?? 1), [5, 6, 7, 8], true);
-        $this->decode($path);
+        $size = AsShown::picture(
+            $found[0] ?? 0,
+            $found[1] ?? 0,
+            $exif === false ? 1 : (int) ($exif['Orientation'] ?? 1),
+        );
+        $this->read($path, $mime, []);
 
-        return ['size' => $turned ? $size->turned(90) : $size, 'duration_ms' => null];
+        return ['size' => $size, 'duration_ms' => null];
     }
 
     /** @return array{size: Size, duration_ms: int} */
-    private function video(string $path): array
+    private function video(string $path, string $mime): array
     {
-        $probe = new Process([
-            'ffprobe',
-            '-v',
-            'error',
-            '-select_streams',
-            'v:0',
-            '-show_streams',
-            '-show_format',
-            '-of',
-            'json',
-            $path,
-        ]);
-        $probe->setTimeout(60)->run();
-        $facts = json_decode($probe->getOutput(), true);
-        $stream = $facts['streams'][0] ?? null;
-        $duration = $stream['duration'] ?? ($facts['format']['duration'] ?? null);
-        if ($stream === null || $duration === null || (float) $duration <= 0) {
-            throw Refusal::because('stock.unreadable', '/file', ['why' => 'no video stream with a duration was found']);
-        }
-        $size = self::bounded(
-            self::squared((int) $stream['width'], (string) ($stream['sample_aspect_ratio'] ?? '1:1')),
-            (int) $stream['height'],
+        $probed = $this->program->output(
+            [
+                'ffprobe',
+                ...self::reading($path, $mime),
+                '-select_streams',
+                'v:0',
+                '-show_streams',
+                '-show_format',
+                '-of',
+                'json',
+            ],
+            60,
         );
-        $rotation = (int) ($stream['side_data_list'][0]['rotation'] ?? 0);
-        $this->decode($path, ['-t', '1']);
-
-        return [
-            'size' => abs($rotation) % 180 === 90 ? $size->turned(90) : $size,
-            'duration_ms' => (int) round((float) $duration * 1000),
-        ];
-    }
-
-    /** Width in square px, as browsers show it. */
-    private static function squared(int $width, string $sampleRatio): int
-    {
-        [$x, $y] = array_map(intval(...), explode(':', $sampleRatio) + [1 => '1']);
-
-        return $x > 0 && $y > 0 ? Rational::of($width * $x, $y)->round() : $width;
-    }
-
-    private static function bounded(int $width, int $height): Size
-    {
-        if (max($width, $height) > self::LONGEST_SIDE_PX) {
-            throw Refusal::because('stock.side_too_long', '/file', [
-                'width' => $width,
-                'height' => $height,
-                'most' => self::LONGEST_SIDE_PX,
-            ]);
+        $facts = (array) json_decode((string) $probed, true);
+        $stream = $facts['streams'][0] ?? null;
+        $seconds = (float) ($stream['duration'] ?? $facts['format']['duration'] ?? 0);
+        if ($stream === null || $seconds <= 0) {
+            throw Refusal::because('stock.no_video', '/file');
+        }
+        $size = AsShown::video(
+            (string) ($stream['codec_name'] ?? '?'),
+            (int) $stream['width'],
+            (int) $stream['height'],
+            (string) ($stream['sample_aspect_ratio'] ?? '1:1'),
+            (int) ($stream['side_data_list'][0]['rotation'] ?? 0),
+        );
+        $this->read($path, $mime, ['-t', '1']);
+        $end = $this->read($path, $mime, ['-map', '0:v:0', '-c', 'copy', '-progress', 'pipe:1']);
+        if (self::lastSeconds($end) < 0.9 * $seconds - 1) {
+            throw Refusal::because('stock.damaged', '/file');
         }
 
-        return Size::of($width, $height);
+        return ['size' => $size, 'duration_ms' => (int) round($seconds * 1000)];
     }
 
-    /** @param list<string> $limit */
-    private function decode(string $path, array $limit = []): void
+    /** Where ffmpeg says it came to; a container may promise more than it holds. */
+    private static function lastSeconds(string $progress): float
     {
-        $decode = new Process([
-            'ffmpeg',
-            '-v',
-            'error',
-            '-xerror',
-            '-err_detect',
-            'explode',
-            '-i',
-            $path,
-            ...$limit,
-            '-f',
-            'null',
-            '-',
-        ]);
-        $decode->setTimeout(120)->run();
-        if (!$decode->isSuccessful()) {
-            throw Refusal::because('stock.unreadable', '/file', ['why' => 'it is damaged or cut off']);
-        }
+        preg_match_all('/^out_time_us=(\d+)/m', $progress, $found);
+
+        return (float) (end($found[1]) ?: 0) / 1e6;
+    }
+
+    /**
+     * Decodes a file, or a part of it, or reads it to its end without decoding: whatever is damaged or cut off shows.
+     *
+     * @param list<string> $how
+     */
+    private function read(string $path, string $mime, array $how): string
+    {
+        $strictly = ['-nostdin', '-threads', '2', '-xerror', '-err_detect', 'explode'];
+        return $this->program->output(
+            ['ffmpeg', ...$strictly, ...self::reading($path, $mime), ...$how, '-f', 'null', '-'],
+            120,
+        ) ?? throw Refusal::because('stock.damaged', '/file');
     }
 }

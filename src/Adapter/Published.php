@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Adapter;
 
+use League\Flysystem\FilesystemException;
 use League\Flysystem\FilesystemOperator;
 
 /**
@@ -16,33 +17,44 @@ final readonly class Published
     {
     }
 
-    /** @param list<array{sha256: string, mime: string, bytes: int}> $media */
-    public function pack(string $folder, string $plan, array $media): void
+    /**
+     * Everything of a release that is not there yet, or not whole; the plan last, since it is what a player begins
+     * with.
+     *
+     * @param array<string, string>                                  $texts by file name
+     * @param list<array{sha256: string, mime: string, bytes: int}> $media
+     *
+     * @throws Unwritten
+     */
+    public function pack(string $folder, array $texts, array $media): void
     {
         $path = $this->folder("released/$folder");
         foreach ($media as $file) {
-            $this->write("$path/{$file['sha256']}", $this->media->readStream(MediaFiles::original($file['sha256'])));
+            $target = "$path/{$file['sha256']}";
+            if (!is_file($target) || filesize($target) !== $file['bytes']) {
+                $this->write($target, $this->original($file['sha256']), $file['bytes']);
+            }
         }
-        $this->write("$path/plan.json", $plan);
-    }
-
-    public function file(string $folder, string $name, string $content): void
-    {
-        $this->write($this->folder($folder)."/$name", $content);
+        foreach ($texts as $name => $text) {
+            $this->text("$path/$name", $text);
+        }
     }
 
     /**
-     * The modification time rises by at least a second with every write: nginx compares it to the second only.
+     * The modification time rises by at least a second with every change: nginx compares it to the second only.
      *
      * @param array<string, mixed> $orders
+     *
+     * @throws Unwritten
      */
     public function order(string $key, array $orders): void
     {
         $path = $this->folder('orders')."/$key.json";
         clearstatcache(true, $path);
         $last = is_file($path) ? (int) filemtime($path) : 0;
-        $this->write($path, json_encode($orders, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES));
-        touch($path, max(time(), $last + 1));
+        if ($this->text($path, json_encode($orders, \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_SLASHES))) {
+            touch($path, max(time(), $last + 1));
+        }
     }
 
     public function withdraw(string $key): void
@@ -51,20 +63,58 @@ final readonly class Published
         is_file($path) && unlink($path);
     }
 
+    /** @throws Unwritten */
     private function folder(string $name): string
     {
         $path = "{$this->varDir}/published/$name";
-        is_dir($path) || mkdir($path, 0o755, true);
+        if (!is_dir($path) && !@mkdir($path, 0o755, true) && !is_dir($path)) {
+            throw Unwritten::at($path);
+        }
 
         return $path;
     }
 
-    /** @param string|resource $content */
-    private function write(string $path, mixed $content): void
+    /**
+     * @return bool false when it was so already
+     *
+     * @throws Unwritten
+     */
+    private function text(string $path, string $text): bool
     {
-        $temporary = $path.'.'.bin2hex(random_bytes(4));
-        if (file_put_contents($temporary, $content) === false || !rename($temporary, $path)) {
-            throw new \RuntimeException("Could not write $path.");
+        if (is_file($path) && @file_get_contents($path) === $text) {
+            return false;
+        }
+        $this->write($path, $text, strlen($text));
+
+        return true;
+    }
+
+    /**
+     * @return resource
+     *
+     * @throws Unwritten
+     */
+    private function original(string $sha256): mixed
+    {
+        try {
+            return $this->media->readStream(MediaFiles::original($sha256));
+        } catch (FilesystemException) {
+            throw Unwritten::without($sha256);
+        }
+    }
+
+    /**
+     * @param string|resource $content
+     *
+     * @throws Unwritten when it is not there whole afterwards; nothing of it stays then
+     */
+    private function write(string $path, mixed $content, int $bytes): void
+    {
+        $temporary = $path.'.'.bin2hex(random_bytes(4)).'.new';
+        $written = @file_put_contents($temporary, $content);
+        if ($written !== $bytes || !@rename($temporary, $path)) {
+            is_file($temporary) && unlink($temporary);
+            throw Unwritten::at($path);
         }
     }
 }

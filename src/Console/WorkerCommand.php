@@ -12,23 +12,43 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\TaggedIterator;
+use UpperPane\App\Adapter\Pulse;
+use UpperPane\App\Job\Chore;
 use UpperPane\App\Job\Claimed;
 use UpperPane\App\Job\Handler;
+use UpperPane\App\Job\LeaseLost;
 use UpperPane\App\Job\Queue;
+use UpperPane\Core\Base\Refusal;
 
 /** Takes jobs from the table until it is told to stop. Any number may run, on any number of machines. */
-#[AsCommand('app:worker', 'Does the waiting jobs: thumbnails, media facts.')]
+#[AsCommand('app:worker', 'Does the waiting jobs and the chores: media facts, thumbnails, files for players.')]
 final class WorkerCommand extends Command
 {
     private bool $stopping = false;
 
-    /** @param iterable<Handler> $handlers */
+    /** @var array<class-string, int> when each chore is due, in s */
+    private array $due = [];
+
+    /** @var array<string, Handler> */
+    private readonly array $handlers;
+
+    /**
+     * @param iterable<Handler> $handlers
+     * @param iterable<Chore>   $chores
+     */
     public function __construct(
         private readonly Queue $queue,
         private readonly EntityManagerInterface $entities,
-        #[TaggedIterator('upper_pane.job')] private readonly iterable $handlers,
+        private readonly Pulse $pulse,
+        #[TaggedIterator('upper_pane.job')] iterable $handlers,
+        #[TaggedIterator('upper_pane.chore')] private readonly iterable $chores = [],
     ) {
         parent::__construct();
+        $byKind = [];
+        foreach ($handlers as $handler) {
+            $byKind[$handler->kind()] = $handler;
+        }
+        $this->handlers = $byKind;
     }
 
     protected function configure(): void
@@ -46,6 +66,7 @@ final class WorkerCommand extends Command
         pcntl_async_signals(true);
         $name = gethostname().'/'.getmypid();
         while (!$this->stopping) {
+            $this->doChores($output);
             $job = $this->claim($name);
             if ($job !== null) {
                 $this->work($job, $output);
@@ -57,6 +78,25 @@ final class WorkerCommand extends Command
         }
 
         return Command::SUCCESS;
+    }
+
+    private function doChores(OutputInterface $output): void
+    {
+        foreach ($this->chores as $chore) {
+            if (time() < ($this->due[$chore::class] ?? 0)) {
+                continue;
+            }
+            $this->due[$chore::class] = time() + $chore->everySeconds();
+            try {
+                $done = $chore->run();
+                $done === '' || $output->writeln($done);
+            } catch (\Throwable $fault) {
+                $output->writeln('chore failed: '.$fault->getMessage());
+                $this->entities->isOpen() || $this->stopping = true;
+            } finally {
+                $this->entities->clear();
+            }
+        }
     }
 
     /** Null when nothing waits, and also while the database is away: it will be back. */
@@ -74,20 +114,59 @@ final class WorkerCommand extends Command
     private function work(Claimed $job, OutputInterface $output): void
     {
         try {
-            foreach ($this->handlers as $handler) {
-                if ($handler->kind() === $job->kind) {
-                    $this->queue->heartbeat($job);
-                    $handler->handle($job->payload);
-                    $this->queue->finish($job);
-                    $output->writeln("{$job->kind} #{$job->id} done");
-                }
-            }
-        } catch (\Throwable $fault) {
-            $this->entities->getConnection()->isTransactionActive() && $this->entities->getConnection()->rollBack();
-            $this->queue->fail($job, $fault->getMessage());
-            $output->writeln("{$job->kind} #{$job->id} failed: {$fault->getMessage()}");
+            $output->writeln("{$job->kind} #{$job->id} ".$this->attempt($job));
+        } catch (LeaseLost $lost) {
+            $output->writeln($lost->getMessage());
+        } catch (ConnectionException) {
+            $this->entities->getConnection()->close();
         } finally {
             $this->entities->clear();
         }
+    }
+
+    /** @return string what became of it */
+    private function attempt(Claimed $job): string
+    {
+        $handler = $this->handlers[$job->kind] ?? null;
+        if ($handler === null) {
+            return $this->end($job, null, Refusal::because('job.kind_unknown', '', ['kind' => $job->kind]));
+        }
+        if ($job->attempt > Queue::MOST_ATTEMPTS) {
+            $lost = ['attempts' => Queue::MOST_ATTEMPTS];
+
+            return $this->end($job, $handler, Refusal::because('job.worker_lost', '', $lost));
+        }
+        try {
+            $this->pulse->during(
+                fn () => $this->queue->heartbeat($job),
+                static fn () => $handler->handle($job->payload),
+            );
+            $this->entities->wrapInTransaction(fn () => $this->queue->finish($job));
+
+            return 'done';
+        } catch (LeaseLost|ConnectionException $fault) {
+            throw $fault;
+        } catch (\Throwable $fault) {
+            $what = mb_substr($fault->getMessage(), 0, 400);
+            $this->entities->clear();
+
+            return $this->end($job, $handler, Refusal::because('job.fault', '', ['what' => $what]));
+        }
+    }
+
+    /** Tried again, or given up after the last attempt or when nobody knows how it is done. */
+    private function end(Claimed $job, ?Handler $handler, Refusal $why): string
+    {
+        $last = $handler === null || $job->isLast();
+        $this->entities->wrapInTransaction(function () use ($job, $handler, $why, $last): void {
+            if ($last) {
+                $handler?->giveUp($job->payload, Queue::MOST_ATTEMPTS);
+                $this->queue->giveUp($job, $why);
+            } else {
+                $this->queue->retry($job, $why);
+            }
+        });
+
+        return ($last ? 'given up: ' : 'failed: ').$why->getMessage();
     }
 }

@@ -23,6 +23,7 @@ class HandOff
         #[ORM\ManyToOne, ORM\JoinColumn(name: 'by_id', nullable: false)] public Person $by,
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $at,
         #[ORM\ManyToOne] public ?ProgrammeRow $programme = null,
+        #[ORM\Column(length: 36, nullable: true, unique: true)] public ?string $madeAs = null,
     ) {
     }
 }

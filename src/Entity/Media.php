@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use UpperPane\Core\Base\Refusal;
 
 /** A file of the Stock. Its bytes lie under its SHA-256; px and duration are null until the worker has looked. */
 #[ORM\Entity, ORM\Table(name: 'media')]
@@ -26,8 +27,9 @@ class Media
     #[ORM\Column(nullable: true)]
     public ?int $durationMs = null;
 
-    #[ORM\Column(length: 500)]
-    public string $fault = '';
+    /** @var array{code: string, params: array<string, string|int|list<string>>}|null why it cannot be used */
+    #[ORM\Column(type: 'json', nullable: true)]
+    public ?array $fault = null;
 
     public function __construct(
         #[ORM\Id, ORM\Column(length: 36)] public string $id,
@@ -39,5 +41,11 @@ class Media
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $addedAt,
         #[ORM\ManyToOne] public ?Person $addedBy,
     ) {
+    }
+
+    public function fail(Refusal $why): void
+    {
+        $this->state = self::FAILED;
+        $this->fault = ['code' => $why->refusalCode, 'params' => $why->params];
     }
 }

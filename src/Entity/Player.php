@@ -25,8 +25,9 @@ class Player
     #[ORM\Column]
     public int $ordersNumber = 0;
 
-    #[ORM\Column]
-    public bool $pairingOpen = true;
+    /** @var array{code: string, params: array<string, string|int|list<string>>}|null why its files are not there yet */
+    #[ORM\Column(type: 'json', nullable: true)]
+    public ?array $publishFault = null;
 
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public SurfaceRow $surface,

@@ -31,6 +31,7 @@ class Release
         #[ORM\Column(type: 'json')] public array $findings,
         #[ORM\Column(length: 64)] public string $sha256,
         #[ORM\Column(length: 64)] public string $folder,
+        #[ORM\Column(length: 36, nullable: true, unique: true)] public ?string $madeAs = null,
     ) {
     }
 }

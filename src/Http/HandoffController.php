@@ -56,10 +56,10 @@ final class HandoffController
         return new JsonResponse($handOver($code, Body::of($request), $person));
     }
 
-    #[Route('/api/players/{code}/pairing', 'pairing_open', methods: ['POST'])]
-    public function openPairing(string $code, #[CurrentUser] Person $person, PairPlayer $pairing): Response
+    #[Route('/api/players/{code}/pairing', 'player_pair', methods: ['POST'])]
+    public function pair(string $code, Request $request, #[CurrentUser] Person $person, PairPlayer $pairing): Response
     {
-        $pairing->open($code, $person);
+        $pairing->admit($code, Body::of($request), $person);
 
         return new Response(null, Response::HTTP_NO_CONTENT);
     }

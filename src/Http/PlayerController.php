@@ -36,18 +36,21 @@ final class PlayerController
     }
 
     #[Route('/api/play/{code}/pair', 'play_pair', methods: ['POST'])]
-    public function pair(string $code, PairPlayer $pairing): JsonResponse
+    public function pair(string $code, Request $request, PairPlayer $pairing): JsonResponse
     {
-        return new JsonResponse($pairing->pair($code));
+        return new JsonResponse($pairing->ask($code, self::token($request)));
     }
 
     #[Route('/api/play/{code}/proof', 'play_proof', methods: ['POST'])]
     public function proof(string $code, Request $request, TakeProof $take): Response
     {
-        $token = substr((string) $request->headers->get('Authorization'), 7);
-
-        return $take($code, $token, Body::of($request))
+        return $take($code, self::token($request), Body::of($request))
             ? new Response(null, 204)
             : Problem::response(401, 'pairing.token');
+    }
+
+    private static function token(Request $request): string
+    {
+        return substr((string) $request->headers->get('Authorization'), 7);
     }
 }

@@ -7,6 +7,7 @@ namespace UpperPane\App\Http;
 use Doctrine\DBAL\Exception\ConnectionException;
 use Doctrine\DBAL\Exception\DriverException;
 use Doctrine\DBAL\Exception\LockWaitTimeoutException;
+use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
@@ -50,6 +51,7 @@ final readonly class ProblemListener
                 $fault->params,
                 $fault->versions,
             ),
+            $fault instanceof UniqueConstraintViolationException => Problem::response(409, 'request.raced'),
             $fault instanceof LockWaitTimeoutException, self::databaseAway($fault) => Problem::response(
                 503,
                 'service.database_away',

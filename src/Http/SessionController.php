@@ -12,6 +12,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Problem\Problem;
 use UpperPane\App\Security\PasswordAuthenticator;
+use UpperPane\App\UseCase\Session\Sessions;
 use UpperPane\App\UseCase\Session\ShowMe;
 
 /** Who is signed in. Signing in itself is done by {@see PasswordAuthenticator}. */
@@ -29,6 +30,20 @@ final class SessionController
     public function me(Request $request, #[CurrentUser] ?Person $person, ShowMe $show): JsonResponse
     {
         return new JsonResponse($show($person, (string) $request->getSession()->get(PasswordAuthenticator::CSRF)));
+    }
+
+    #[Route('/api/me/sessions', 'session_list', methods: ['GET'])]
+    public function sessions(Request $request, #[CurrentUser] Person $person, Sessions $sessions): JsonResponse
+    {
+        return new JsonResponse(['sessions' => $sessions->of($person, $request->getSession()->getId())]);
+    }
+
+    #[Route('/api/me/sessions/{name}', 'session_end_other', methods: ['DELETE'])]
+    public function endOther(string $name, #[CurrentUser] Person $person, Sessions $sessions): Response
+    {
+        $sessions->end($name, $person);
+
+        return new Response(null, Response::HTTP_NO_CONTENT);
     }
 
     #[Route('/api/session', 'session_end', methods: ['DELETE'])]

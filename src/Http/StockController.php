@@ -10,14 +10,16 @@ use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use UpperPane\App\Adapter\MediaFiles;
+use UpperPane\App\Adapter\MediaSender;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Stock\AddMedia;
+use UpperPane\App\UseCase\Stock\MayAdd;
 use UpperPane\App\UseCase\Stock\RemoveMedia;
+use UpperPane\App\UseCase\Stock\SendMedia;
 use UpperPane\App\UseCase\Stock\StockList;
 use UpperPane\Core\Base\Refusal;
 
-/** The Stock: listed, added to, taken from; its files are handed to nginx to send. */
+/** The Stock: listed, added to, taken from; its files sent. */
 final class StockController
 {
     #[Route('/api/sites/{site}/stock', 'stock', methods: ['GET'])]
@@ -27,8 +29,14 @@ final class StockController
     }
 
     #[Route('/api/sites/{site}/stock', 'stock_add', methods: ['POST'])]
-    public function add(string $site, Request $request, #[CurrentUser] Person $person, AddMedia $add): JsonResponse
-    {
+    public function add(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        MayAdd $may,
+        AddMedia $add,
+    ): JsonResponse {
+        $may($site, 'POST', $person);
         $file = $request->files->get('file');
         if (!$file instanceof UploadedFile) {
             throw Refusal::because('stock.no_file', '/file');
@@ -48,21 +56,32 @@ final class StockController
         return new Response(null, Response::HTTP_NO_CONTENT);
     }
 
-    /** nginx sends the file itself, in ranges where asked; the name is the content, so it may be kept for ever. */
+    /** What nginx asks before it reads the body of an upload. */
+    #[Route('/api/sites/{site}/stock/allowed', 'stock_allowed', methods: ['GET'])]
+    public function allowed(string $site, Request $request, #[CurrentUser] Person $person, MayAdd $may): Response
+    {
+        $may($site, $request->query->getString('method', 'POST'), $person);
+
+        return new Response(null, Response::HTTP_NO_CONTENT);
+    }
+
+    /** The name is the content, so it may be kept for ever. */
     #[Route(
             '/media/{sha256}/{form}',
             'stock_file',
             requirements: ['sha256' => '[0-9a-f]{64}', 'form' => 'original|thumbnail'],
             methods: ['GET'],
         ),]
-    public function file(string $sha256, string $form): Response
-    {
-        $path = $form === 'thumbnail' ? MediaFiles::thumbnail($sha256) : MediaFiles::original($sha256);
+    public function file(
+        string $sha256,
+        string $form,
+        Request $request,
+        #[CurrentUser] Person $person,
+        SendMedia $find,
+        MediaSender $sender,
+    ): Response {
+        ['path' => $path, 'mime' => $mime] = $find($sha256, $form === 'thumbnail', $person);
 
-        return new Response('', 200, [
-            'X-Accel-Redirect' => '/stored/'.$path,
-            'Content-Type' => $form === 'thumbnail' ? 'image/webp' : '',
-            'Cache-Control' => 'private, max-age=31536000, immutable',
-        ]);
+        return $sender->send($path, $mime, $request->headers->get('Range'));
     }
 }

@@ -11,4 +11,9 @@ final readonly class Claimed
     public function __construct(public int $id, public string $kind, public array $payload, public int $attempt)
     {
     }
+
+    public function isLast(): bool
+    {
+        return $this->attempt >= Queue::MOST_ATTEMPTS;
+    }
 }

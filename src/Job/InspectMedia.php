@@ -36,24 +36,38 @@ final readonly class InspectMedia implements Handler
         if ($media === null) {
             return;
         }
-        $local = (string) tempnam(sys_get_temp_dir(), 'pane');
+        $local = $this->workFile();
         try {
             file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
             $facts = $this->probe->look($local, $media->mime);
-            $this->thumbnailer->make($local, $local.'.webp', str_starts_with($media->mime, 'video/'));
-            $this->files->writeStream(
+            $this->files->write(
                 MediaFiles::thumbnail($media->sha256),
-                fopen($local.'.webp', 'r') ?: throw new \RuntimeException('The thumbnail is gone.'),
+                $this->thumbnailer->make($local, $media->mime),
             );
             [$media->width, $media->height] = $facts['size']->toArray();
             $media->durationMs = $facts['duration_ms'];
             $media->state = Media::READY;
+            $media->fault = null;
         } catch (Refusal $refusal) {
-            $media->state = Media::FAILED;
-            $media->fault = $refusal->getMessage().' '.$refusal->mend();
+            $media->fail($refusal);
         } finally {
-            array_map(unlink(...), array_filter([$local, $local.'.webp'], is_file(...)));
+            unlink($local);
         }
-        $this->entities->flush();
+    }
+
+    public function giveUp(array $payload, int $attempts): void
+    {
+        $this->entities
+            ->find(Media::class, $payload['media'])
+            ?->fail(Refusal::because('stock.given_up', '/file', ['attempts' => $attempts]));
+    }
+
+    /** Readable for the programs that look at it, which run as nobody. */
+    private function workFile(): string
+    {
+        $local = (string) tempnam(sys_get_temp_dir(), 'pane');
+        chmod($local, 0o644);
+
+        return $local;
     }
 }

@@ -7,6 +7,7 @@ namespace UpperPane\App\Job;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\TransactionIsolationLevel;
 use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\Core\Base\Refusal;
 
 /**
  * The job table: claimed with SKIP LOCKED in a short transaction that sets worker, lease and attempt. A lease that runs
@@ -32,7 +33,12 @@ final readonly class Queue
         ]);
     }
 
-    /** @phpstan-impure */
+    /**
+     * The next job that waits, or whose worker was lost. One that comes with more than {@see MOST_ATTEMPTS} was lost
+     * each time: it is to be given up.
+     *
+     * @phpstan-impure
+     */
     public function claim(string $worker): ?Claimed
     {
         $this->database->setTransactionIsolation(TransactionIsolationLevel::READ_COMMITTED);
@@ -53,15 +59,6 @@ final readonly class Queue
                 json_decode((string) $row['payload'], true),
                 (int) $row['attempt'] + 1,
             );
-            if ($claimed->attempt > self::MOST_ATTEMPTS) {
-                $this->database->update(
-                    $this->table,
-                    ['state' => 'failed', 'fault' => 'Its worker was lost five times.'],
-                    ['id' => $claimed->id],
-                );
-
-                return null;
-            }
             $this->database->update(
                 $this->table,
                 [
@@ -77,31 +74,58 @@ final readonly class Queue
         });
     }
 
+    /** @throws LeaseLost when somebody else holds the job by now */
     public function heartbeat(Claimed $job): void
     {
-        $this->database->executeStatement(
-            "UPDATE {$this->table} SET lease_ms = ? WHERE id = ? AND attempt = ? AND state = 'running'",
-            [self::nowMs() + self::LEASE_MS, $job->id, $job->attempt],
-        );
+        $this->end($job, 'state = ?, lease_ms = ?', ['running', self::nowMs() + self::LEASE_MS]);
     }
 
+    /** @throws LeaseLost */
     public function finish(Claimed $job): void
     {
-        $this->database->executeStatement(
-            "UPDATE {$this->table} SET state = 'done' WHERE id = ? AND attempt = ? AND state = 'running'",
-            [$job->id, $job->attempt],
-        );
+        $this->end($job, 'state = ?', ['done']);
     }
 
-    /** Tried again after a while that grows with each attempt; after the fifth it stays failed and is shown. */
-    public function fail(Claimed $job, string $fault): void
+    /**
+     * Tried again after a while that grows with each attempt.
+     *
+     * @throws LeaseLost
+     */
+    public function retry(Claimed $job, Refusal $why): void
     {
-        $state = $job->attempt >= self::MOST_ATTEMPTS ? 'failed' : 'waiting';
-        $this->database->executeStatement(
-            "UPDATE {$this->table} SET state = ?, due_ms = ?, fault = ? ".
-                "WHERE id = ? AND attempt = ? AND state = 'running'",
-            [$state, self::nowMs() + 1000 * 2 ** $job->attempt, mb_substr($fault, 0, 500), $job->id, $job->attempt],
+        $this->end($job, 'state = ?, due_ms = ?, fault = ?', [
+            'waiting',
+            self::nowMs() + 1000 * 2 ** $job->attempt,
+            self::fault($why),
+        ]);
+    }
+
+    /**
+     * Not tried again; the row stays, with its reason.
+     *
+     * @throws LeaseLost
+     */
+    public function giveUp(Claimed $job, Refusal $why): void
+    {
+        $this->end($job, 'state = ?, fault = ?', ['failed', self::fault($why)]);
+    }
+
+    /** @param list<int|string> $values */
+    private function end(Claimed $job, string $set, array $values): void
+    {
+        $held = $this->database->fetchOne(
+            "SELECT id FROM {$this->table} WHERE id = ? AND attempt = ? AND state = 'running' FOR UPDATE",
+            [$job->id, $job->attempt],
         );
+        if ($held === false) {
+            throw new LeaseLost("Job {$job->id} is held by another worker.");
+        }
+        $this->database->executeStatement("UPDATE {$this->table} SET $set WHERE id = ?", [...$values, $job->id]);
+    }
+
+    private static function fault(Refusal $why): string
+    {
+        return json_encode(['code' => $why->refusalCode, 'params' => $why->params], \JSON_THROW_ON_ERROR);
     }
 
     /** Leases run on real time: the demo's clock may stand still. */

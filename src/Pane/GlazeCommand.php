@@ -25,7 +25,7 @@ final class GlazeCommand implements Command
         [$tree, $parts] = self::treeSchema();
 
         return Schema::object(
-            ['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2), 'tree' => $tree],
+            ['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::pitchMm(), 2), 'tree' => $tree],
             ['size', 'tree'],
         ) + ['$defs' => $parts];
     }

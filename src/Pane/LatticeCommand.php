@@ -28,7 +28,16 @@ final class LatticeCommand implements Command
                 'size' => Schema::size(),
                 'columns' => $count,
                 'rows' => $count,
-                'cells' => Schema::tuple(Schema::whole(0, self::MOST_CELLS), 4),
+                'cells' => [
+                    'type' => 'array',
+                    'prefixItems' => array_map(
+                        static fn (int $least) => Schema::whole($least, self::MOST_CELLS),
+                        [0, 0, 1, 1],
+                    ),
+                    'items' => false,
+                    'minItems' => 4,
+                    'maxItems' => 4,
+                ],
             ],
             ['size', 'columns', 'rows', 'cells'],
         );

@@ -29,15 +29,23 @@ final readonly class LegibleCommand implements Command
     {
         return Schema::object(
             [
-                'cap_height_px' => Schema::positive(),
+                'cap_height_px' => Schema::parts(1000, 1, 1000 * Size::LARGEST_PX),
                 'font' => ['type' => 'string', 'minLength' => 1, 'maxLength' => 80],
                 'weight' => Schema::whole(1, 1000),
                 'size' => Schema::whole(1, Size::LARGEST_PX),
-                'pitch_mm' => ['type' => 'number', 'exclusiveMinimum' => 0],
-                'distance_m' => ['type' => 'number', 'exclusiveMinimum' => 0],
+                'pitch_mm' => Schema::pitchMm(),
+                'distance_m' => Schema::mm(1),
             ],
             ['pitch_mm', 'distance_m'],
-        ) + ['oneOf' => [['required' => ['cap_height_px']], ['required' => ['font', 'size']]]];
+        ) + [
+            'oneOf' => [
+                [
+                    'required' => ['cap_height_px'],
+                    'properties' => ['font' => false, 'weight' => false, 'size' => false],
+                ],
+                ['required' => ['font', 'size']],
+            ],
+        ];
     }
 
     public function run(Input $input): array

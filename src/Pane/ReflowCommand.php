@@ -33,7 +33,7 @@ final class ReflowCommand implements Command
     {
         [$tree, $parts] = GlazeCommand::treeSchema();
         $surface = Schema::object(
-            ['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::positive(), 2)],
+            ['size' => Schema::size(), 'pitch_mm' => Schema::tuple(Schema::pitchMm(), 2)],
             ['size'],
         );
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\Pane;
 
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Surface\Panel;
 
 /** The pieces that the commands' JSON Schemas share. */
 final class Schema
@@ -54,16 +55,30 @@ final class Schema
         ];
     }
 
-    /** @return array<string, mixed> more than nothing, in mm or px; how fine and how large is said where it is read */
-    public static function positive(): array
+    /**
+     * A number that is taken in whole parts, rounded half up: the bounds are those of what is rounded.
+     *
+     * @return array<string, mixed>
+     */
+    public static function parts(int $parts, int $least, int $most): array
     {
-        return ['type' => 'number', 'exclusiveMinimum' => 0];
+        return [
+            'type' => 'number',
+            'minimum' => ($least - 0.5) / $parts,
+            'exclusiveMaximum' => ($most + 0.5) / $parts,
+        ];
     }
 
-    /** @return array<string, mixed> */
-    public static function notNegative(): array
+    /** @return array<string, mixed> mm, taken in µm */
+    public static function mm(int $leastUm): array
     {
-        return ['type' => 'number', 'minimum' => 0];
+        return self::parts(1000, $leastUm, Panel::LARGEST_UM);
+    }
+
+    /** @return array<string, mixed> mm of a pitch, taken in nm */
+    public static function pitchMm(): array
+    {
+        return self::parts(1_000_000, 1, Panel::LARGEST_UM);
     }
 
     /**

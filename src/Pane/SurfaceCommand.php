@@ -20,8 +20,8 @@ final class SurfaceCommand implements Command
     {
         $panel = [
             'native' => Schema::size(),
-            'active_mm' => Schema::tuple(Schema::positive(), 2),
-            'bezel_mm' => Schema::tuple(Schema::notNegative(), 4),
+            'active_mm' => Schema::tuple(Schema::mm(1), 2),
+            'bezel_mm' => Schema::tuple(Schema::mm(0), 4),
             'rotation' => ['enum' => [0, 90, 180, 270]],
         ];
         $placed = $panel + ['id' => Schema::id(), 'position_mm' => Schema::tuple(['type' => 'number'], 2)];
@@ -40,7 +40,7 @@ final class SurfaceCommand implements Command
                         'columns' => $count,
                         'rows' => $count,
                         'panel' => Schema::object($panel, ['native', 'active_mm']),
-                        'gap_mm' => Schema::tuple(Schema::notNegative(), 2),
+                        'gap_mm' => Schema::tuple(Schema::mm(0), 2),
                     ],
                     ['columns', 'rows', 'panel'],
                 ),

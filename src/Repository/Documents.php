@@ -32,16 +32,21 @@ final readonly class Documents
     /** @return ?LoadedDocument null when it is not there */
     public function load(string $id, bool $lock = false): ?LoadedDocument
     {
-        $row = $this->database->fetchAssociative(
-            'SELECT kind, site_id, surface_id, area, revision FROM document WHERE id = ?'.
-                ($lock ? ' FOR UPDATE' : ''),
+        if ($lock) {
+            $this->database->fetchOne('SELECT 1 FROM document WHERE id = ? FOR UPDATE', [$id]);
+        }
+        // In one statement, so that the parts are those of the revision.
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT d.kind, d.site_id, d.surface_id, d.area, d.revision, p.name, p.content FROM document d '.
+                'JOIN part p ON p.document_id = d.id WHERE d.id = ?',
             [$id],
         );
-        if ($row === false) {
+        if ($rows === []) {
             return null;
         }
+        $row = $rows[0];
         /** @var array<string, string> $parts */
-        $parts = $this->database->fetchAllKeyValue('SELECT name, content FROM part WHERE document_id = ?', [$id]);
+        $parts = array_column($rows, 'content', 'name');
         $surface = $row['surface_id'] === null ? null : (int) $row['surface_id'];
 
         $kind = $this->kinds->named($row['kind']);
@@ -172,12 +177,22 @@ final readonly class Documents
         return $head->at($number, $outcome->after);
     }
 
-    /** The document a batch was stored in; null when it was never stored. */
-    public function knows(string $batchId): ?string
+    /**
+     * Whether this very batch was stored before; null when something else was stored under its id.
+     */
+    public function knows(string $batchId, string $document, Person $author, Nature $nature): ?bool
     {
-        $id = $this->database->fetchOne('SELECT document_id FROM revision WHERE batch = ?', [$batchId]);
+        $row = $this->database->fetchAssociative('SELECT document_id, author_id, nature FROM revision WHERE batch = ?', [
+            $batchId,
+        ]);
 
-        return $id === false ? null : (string) $id;
+        return match (true) {
+            $row === false => false,
+            $row['document_id'] === $document
+                && (int) $row['author_id'] === $author->id
+                && $row['nature'] === $nature->value => true,
+            default => null,
+        };
     }
 
     /** @return list<Step> those after a number, oldest first */

@@ -52,6 +52,11 @@ final readonly class Players
         return $this->entities->getRepository(HandOff::class)->findOneBy(['player' => $player], ['number' => 'DESC']);
     }
 
+    public function handedAs(string $id): ?HandOff
+    {
+        return $this->entities->getRepository(HandOff::class)->findOneBy(['madeAs' => $id]);
+    }
+
     /** What a surface was handed last, by whichever of its players. */
     public function orderOf(SurfaceRow $surface): ?HandOff
     {

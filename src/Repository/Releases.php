@@ -21,6 +21,11 @@ final readonly class Releases
         return 1 + (int) $this->database->fetchOne('SELECT MAX(number) FROM release_ WHERE design_id = ?', [$design]);
     }
 
+    public function madeAs(string $id): ?Release
+    {
+        return $this->entities->getRepository(Release::class)->findOneBy(['madeAs' => $id]);
+    }
+
     public function byId(int $id): ?Release
     {
         return $this->entities->find(Release::class, $id);

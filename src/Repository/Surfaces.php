@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Repository;
 
+use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Player;
@@ -21,6 +22,11 @@ final readonly class Surfaces
     public function byCode(string $code): ?SurfaceRow
     {
         return $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $code]);
+    }
+
+    public function lock(SurfaceRow $surface): void
+    {
+        $this->entities->refresh($surface, LockMode::PESSIMISTIC_WRITE);
     }
 
     public function byId(int $id): ?SurfaceRow

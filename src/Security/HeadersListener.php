@@ -8,7 +8,8 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\ResponseEvent;
 
 /**
- * The headers every answer carries: a strict Content-Security-Policy and its kin. nginx sets the same on static files.
+ * The headers every answer carries: a strict Content-Security-Policy and its kin. config/servers/headers.conf sets
+ * the same on what nginx answers itself.
  */
 #[AsEventListener]
 final class HeadersListener
@@ -34,7 +35,13 @@ final class HeadersListener
         $headers->set('Content-Security-Policy', self::POLICY);
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');
-        if (!$headers->has('Cache-Control') || str_starts_with($event->getRequest()->getPathInfo(), '/api/')) {
+        $headers->set('X-Frame-Options', 'SAMEORIGIN');
+        $headers->set('Cross-Origin-Resource-Policy', 'same-origin');
+        if (
+            !$headers->has('Cache-Control')
+            || $event->getResponse()->getStatusCode() >= 400
+            || str_starts_with($event->getRequest()->getPathInfo(), '/api/')
+        ) {
             $headers->set('Cache-Control', 'no-store');
         }
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Security;
 
+use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -15,8 +16,12 @@ use Symfony\Component\Security\Http\Authenticator\Passport\Badge\UserBadge;
 use Symfony\Component\Security\Http\Authenticator\Passport\Passport;
 use Symfony\Component\Security\Http\Authenticator\Passport\SelfValidatingPassport;
 use Symfony\Component\Security\Http\EntryPoint\AuthenticationEntryPointInterface;
+use Symfony\Component\Security\Http\Event\LoginSuccessEvent;
+use UpperPane\App\Entity\Person;
 use UpperPane\App\Problem\Problem;
+use UpperPane\App\UseCase\Session\Sessions;
 use UpperPane\App\UseCase\Session\SignIn;
+use UpperPane\App\UseCase\Session\Visitor;
 
 /**
  * `POST /api/session` with email and password. Unknown people get the same answer in the same time as a wrong password.
@@ -24,8 +29,14 @@ use UpperPane\App\UseCase\Session\SignIn;
 final class PasswordAuthenticator extends AbstractAuthenticator implements AuthenticationEntryPointInterface
 {
     public const CSRF = 'csrf';
+    private const STATUS = [
+        'session.wrong' => 401,
+        'session.wait' => 429,
+        'session.json_only' => 415,
+        'session.origin' => 403,
+    ];
 
-    public function __construct(private readonly SignIn $signIn)
+    public function __construct(private readonly SignIn $signIn, private readonly Sessions $sessions)
     {
     }
 
@@ -36,16 +47,23 @@ final class PasswordAuthenticator extends AbstractAuthenticator implements Authe
 
     public function authenticate(Request $request): Passport
     {
+        if (!str_starts_with((string) $request->headers->get('Content-Type'), 'application/json')) {
+            throw new CustomUserMessageAuthenticationException('session.json_only');
+        }
+        if (!Visitor::comesFromUs($request)) {
+            throw new CustomUserMessageAuthenticationException('session.origin');
+        }
         $body = json_decode($request->getContent(), true);
         $email = is_string($body['email'] ?? null) ? mb_substr(trim($body['email']), 0, 190) : '';
         $password = is_string($body['password'] ?? null) ? $body['password'] : '';
-        $wait = $this->signIn->waitSeconds($email);
-        if ($wait > 0) {
-            throw new CustomUserMessageAuthenticationException('session.wait', ['seconds' => $wait]);
-        }
-        $person = $this->signIn->verify($email, $password);
-        if ($person === null) {
+        $person = ($this->signIn)($email, $password, Visitor::of($request));
+        if ($person === 0) {
             throw new CustomUserMessageAuthenticationException('session.wrong');
+        }
+        if (is_int($person)) {
+            throw new CustomUserMessageAuthenticationException('session.wait', [
+                'seconds' => intdiv($person + 999, 1000),
+            ]);
         }
 
         return new SelfValidatingPassport(new UserBadge($person->email, static fn () => $person));
@@ -54,21 +72,37 @@ final class PasswordAuthenticator extends AbstractAuthenticator implements Authe
     public function onAuthenticationSuccess(Request $request, TokenInterface $token, string $firewallName): Response
     {
         $request->getSession()->set(self::CSRF, bin2hex(random_bytes(20)));
+        $response = new JsonResponse(null, Response::HTTP_NO_CONTENT);
+        $person = $token->getUser();
+        if ($person instanceof Person) {
+            $known = $this->signIn->remember($person, Visitor::of($request));
+            $response->headers->setCookie(Visitor::remembered($known, $request->isSecure()));
+        }
 
-        return new JsonResponse(null, Response::HTTP_NO_CONTENT);
+        return $response;
+    }
+
+    /** Behind the listener that gives the session a new id. */
+    #[AsEventListener(priority: -64)]
+    public function began(LoginSuccessEvent $event): void
+    {
+        $person = $event->getUser();
+        if ($person instanceof Person) {
+            $request = $event->getRequest();
+            $this->sessions->began($request->getSession()->getId(), $person, Visitor::of($request));
+        }
     }
 
     public function onAuthenticationFailure(Request $request, AuthenticationException $exception): Response
     {
+        $code = $exception->getMessageKey();
+        $status = self::STATUS[$code] ?? null;
+        if ($status === null) {
+            return Problem::response(401, 'session.wrong');
+        }
         $seconds = (int) ($exception->getMessageData()['seconds'] ?? 0);
-        $waiting = $exception->getMessageKey() === 'session.wait';
-        $response = Problem::response(
-            $waiting ? 429 : 401,
-            $waiting ? 'session.wait' : 'session.wrong',
-            '',
-            $waiting ? ['seconds' => $seconds] : [],
-        );
-        if ($waiting) {
+        $response = Problem::response($status, $code, '', $status === 429 ? ['seconds' => $seconds] : []);
+        if ($status === 429) {
             $response->headers->set('Retry-After', (string) $seconds);
         }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
+use Doctrine\DBAL\Connection;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -17,7 +18,7 @@ abstract class ApiCase extends KernelTestCase
     private string $csrf = '';
 
     /** @var array<string, string> */
-    private array $cookies = [];
+    protected array $cookies = [];
 
     protected static function getKernelClass(): string
     {
@@ -55,6 +56,17 @@ abstract class ApiCase extends KernelTestCase
         ?int $status = null,
         array $server = [],
     ): array {
+        $this->raw($method, $path, $body === null ? '' : (string) json_encode($body), $server);
+        if ($status !== null) {
+            self::assertSame($status, $this->response->getStatusCode(), (string) $this->response->getContent());
+        }
+
+        return (array) json_decode((string) $this->response->getContent(), true);
+    }
+
+    /** @param array<string, string> $server */
+    protected function raw(string $method, string $path, string $body, array $server = []): void
+    {
         $kernel = self::$kernel ?? self::fail('no kernel');
         $kernel->getContainer()->get('services_resetter')->reset();
         $request = Request::create(
@@ -62,17 +74,12 @@ abstract class ApiCase extends KernelTestCase
             $method,
             cookies: $this->cookies,
             server: $server + ['HTTP_X_CSRF_TOKEN' => $this->csrf, 'CONTENT_TYPE' => 'application/json'],
-            content: $body === null ? '' : (string) json_encode($body),
+            content: $body,
         );
         $this->response = $kernel->handle($request);
         foreach ($this->response->headers->getCookies() as $cookie) {
             $this->cookies[$cookie->getName()] = (string) $cookie->getValue();
         }
-        if ($status !== null) {
-            self::assertSame($status, $this->response->getStatusCode(), (string) $this->response->getContent());
-        }
-
-        return (array) json_decode((string) $this->response->getContent(), true);
     }
 
     /**
@@ -119,6 +126,26 @@ abstract class ApiCase extends KernelTestCase
             ['batch' => self::uuid(), 'client' => self::uuid()] + ($view === [] ? [] : ['view' => $view]),
             $status,
         );
+    }
+
+    /**
+     * A page with a token of its own, made the player by whoever is signed in.
+     *
+     * @return array{token: string, orders: string, name: string, state: string}
+     */
+    protected function pair(string $player): array
+    {
+        $token = bin2hex(random_bytes(24));
+        $this->call('POST', "/api/players/$player/pairing", ['token' => $token], 204);
+        $answer = $this->call('POST', "/api/play/$player/pair", null, 200, ['HTTP_AUTHORIZATION' => "Bearer $token"]);
+
+        /** @var array{token: string, orders: string, name: string, state: string} */
+        return ['token' => $token] + $answer;
+    }
+
+    protected static function database(): Connection
+    {
+        return self::getContainer()->get('doctrine.dbal.default_connection');
     }
 
     protected static function uuid(): string

@@ -135,7 +135,10 @@ final class EditTest extends ApiCase
         self::assertSame([['z-right'], []], [array_keys($answer['zones']), $answer['between']]);
         $mine = ['batch' => self::uuid(), 'commands' => [Sketch::fill('z-middle', Sketch::colour('#444444'))]] + $batch;
         $this->call('POST', '/api/documents/'.self::BOARD.'/batches', $mine, 409);
-        self::assertSame('input.range', $this->call('POST', '/api/documents/'.self::BOARD.'/batches', ['shown' => 9] + $mine, 422)['code']);
+        self::assertSame(
+            'input.range',
+            $this->call('POST', '/api/documents/'.self::BOARD.'/batches', ['shown' => 9] + $mine, 422)['code'],
+        );
     }
 
     /** The conflict names who changed the place, not who saved last. */

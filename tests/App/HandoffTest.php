@@ -17,16 +17,16 @@ final class HandoffTest extends ApiCase
         $release = $this->call(
             'POST',
             '/api/designs/'.self::GATE.'/releases',
-            ['revision' => 1, 'note' => 'Second'],
+            ['revision' => 1, 'note' => 'Second', 'made_as' => self::uuid()],
             201,
         );
         $given = $this->call(
             'POST',
             '/api/players/gate-1/hand-off',
-            ['release' => $release['release'], 'after' => 1],
+            ['release' => $release['release'], 'after' => 1, 'made_as' => self::uuid()],
             200,
         );
-        $paired = $this->call('POST', '/api/play/gate-1/pair', [], 200);
+        $paired = $this->pair('gate-1');
         $orders = json_decode((string) file_get_contents($this->published($paired['orders'])), true);
         $programme = (string) file_get_contents($this->published($orders['programme']['url']));
         $interval = json_decode($programme, true)['intervals'][0];
@@ -70,7 +70,7 @@ final class HandoffTest extends ApiCase
     public function testOrdersRiseAndRollingBackIsHandingOffAgain(): void
     {
         $this->signIn();
-        $paired = $this->call('POST', '/api/play/gate-1/pair', [], 200);
+        $paired = $this->pair('gate-1');
         $file = $this->published($paired['orders']);
         $first = $this->call('GET', '/api/sites/harrowmere/hand-off');
         $gate = array_column($first['players'], null, 'code')['gate-1'];
@@ -80,18 +80,23 @@ final class HandoffTest extends ApiCase
             return [json_decode((string) file_get_contents($file), true)['number'], (int) filemtime($file)];
         };
         [$number, $time] = $read();
-        $second = $this->call('POST', '/api/designs/'.self::GATE.'/releases', ['revision' => 1, 'note' => ''], 201);
+        $second = $this->call(
+            'POST',
+            '/api/designs/'.self::GATE.'/releases',
+            ['revision' => 1, 'note' => '', 'made_as' => self::uuid()],
+            201,
+        );
         $this->call(
             'POST',
             '/api/players/gate-1/hand-off',
-            ['release' => $second['release'], 'after' => $gate['after']],
+            ['release' => $second['release'], 'after' => $gate['after'], 'made_as' => self::uuid()],
             200,
         );
         [$next, $later] = $read();
         $back = $this->call(
             'POST',
             '/api/players/gate-1/hand-off',
-            ['release' => $gate['ordered']['release'], 'after' => $gate['after'] + 1],
+            ['release' => $gate['ordered']['release'], 'after' => $gate['after'] + 1, 'made_as' => self::uuid()],
             200,
         );
 
@@ -102,23 +107,26 @@ final class HandoffTest extends ApiCase
             $this->call(
                 'POST',
                 '/api/players/gate-1/hand-off',
-                ['release' => $second['release'], 'after' => $gate['after']],
+                ['release' => $second['release'], 'after' => $gate['after'], 'made_as' => self::uuid()],
                 409,
             )['code'],
             'made on what was there before',
         );
         self::assertSame(
             'hand_off.other_surface',
-            $this->call('POST', '/api/players/gate-2/hand-off', ['release' => $second['release'], 'after' => 0], 409)[
-                'code'
-            ],
+            $this->call(
+                'POST',
+                '/api/players/gate-2/hand-off',
+                ['release' => $second['release'], 'after' => 0, 'made_as' => self::uuid()],
+                409,
+            )['code'],
         );
     }
 
     public function testAProofIsHeldAgainstTheRelease(): void
     {
         $this->signIn();
-        $paired = $this->call('POST', '/api/play/gate-1/pair', [], 200);
+        $paired = $this->pair('gate-1');
         $gate = array_column($this->call('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code')['gate-1'];
         $shown = array_fill_keys(['z-0b0c1d00', 'z-view', 'z-notice', 'z-clock'], null);
         $prove = fn (int $release, array $zones) => $this->call(
@@ -155,15 +163,23 @@ final class HandoffTest extends ApiCase
             ['design' => ($id = self::uuid()), 'name' => 'Tickets'],
             201,
         );
-        $stopped = $this->call('POST', "/api/designs/$id/releases", ['revision' => 0, 'note' => ''], 409);
+        $stopped = $this->call(
+            'POST',
+            "/api/designs/$id/releases",
+            ['revision' => 0, 'note' => '', 'made_as' => self::uuid()],
+            409,
+        );
 
         self::assertSame(['design' => $id], $made);
         self::assertSame(['release.stopped', 'zone.empty'], [$stopped['code'], $stopped['findings'][0]['code']]);
         self::assertSame(
             'release.revision',
-            $this->call('POST', '/api/designs/'.self::GATE.'/releases', ['revision' => 0, 'note' => ''], 409)[
-                'code'
-            ],
+            $this->call(
+                'POST',
+                '/api/designs/'.self::GATE.'/releases',
+                ['revision' => 0, 'note' => '', 'made_as' => self::uuid()],
+                409,
+            )['code'],
         );
     }
 

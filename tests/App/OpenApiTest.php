@@ -59,6 +59,7 @@ final class OpenApiTest extends ApiCase
         $this->assertAnswers('release', 'post', "$design/releases", '/api/designs/{id}/releases', [
             'revision' => 4,
             'note' => '',
+            'made_as' => self::uuid(),
         ]);
         $release = json_decode((string) $this->response->getContent(), true)['release'];
         $this->assertAnswers('sealed', 'get', "/api/releases/$release/plan", '/api/releases/{release}/plan');

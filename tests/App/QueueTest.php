@@ -7,7 +7,9 @@ namespace UpperPane\Tests\App;
 use Doctrine\DBAL\Connection;
 use Doctrine\DBAL\DriverManager;
 use PHPUnit\Framework\TestCase;
+use UpperPane\App\Job\LeaseLost;
 use UpperPane\App\Job\Queue;
+use UpperPane\Core\Base\Refusal;
 
 /**
  * The job table with two workers on connections of their own: no job is done twice, a killed worker's job is taken up
@@ -54,24 +56,43 @@ final class QueueTest extends TestCase
         self::assertSame([$first?->id, 2], [$second?->id, $second?->attempt]);
         self::assertNotNull($first);
         self::assertNotNull($second);
-        (new Queue($this->one, 'job_probe'))->finish($first);
+        try {
+            (new Queue($this->one, 'job_probe'))->finish($first);
+            self::fail('a lost worker finished it');
+        } catch (LeaseLost) {
+        }
         self::assertSame('running', $this->state(), 'the lost worker’s word does not count any more');
         (new Queue($this->other, 'job_probe'))->finish($second);
         self::assertSame('done', $this->state());
     }
 
-    public function testAFailingJobIsTriedFiveTimesThenShown(): void
+    public function testAFailingJobWaitsLongerEachTimeAndIsGivenUpWithItsReason(): void
     {
         $this->one->insert('job_probe', ['kind' => 'test', 'payload' => '{}', 'state' => 'waiting', 'due_ms' => 0]);
         $queue = new Queue($this->one, 'job_probe');
+        $why = Refusal::because('job.fault', '', ['what' => 'broken']);
+        $due = 0;
         for ($attempt = 1; $attempt <= Queue::MOST_ATTEMPTS; ++$attempt) {
             $this->one->executeStatement("UPDATE job_probe SET due_ms = 0 WHERE kind = 'test'");
             $job = $queue->claim('one');
             self::assertNotNull($job);
-            $queue->fail($job, 'broken');
+            self::assertSame($attempt === Queue::MOST_ATTEMPTS, $job->isLast());
+            if ($job->isLast()) {
+                $queue->giveUp($job, $why);
+            } else {
+                $queue->retry($job, $why);
+                self::assertNull($queue->claim('one'), 'it is not due yet');
+                $next = (int) $this->one->fetchOne('SELECT due_ms FROM job_probe');
+                self::assertGreaterThan($due, $next);
+                $due = $next;
+            }
         }
         self::assertSame('failed', $this->state());
         self::assertNull($queue->claim('one'));
+        self::assertSame(
+            ['code' => 'job.fault', 'params' => ['what' => 'broken']],
+            json_decode((string) $this->one->fetchOne('SELECT fault FROM job_probe'), true),
+        );
     }
 
     private function state(): string

@@ -56,15 +56,83 @@ final class RightsTest extends ApiCase
         }
     }
 
+    /** Whoever has no role at a site reaches nothing of it, by whichever address; who has one sees all of it. */
+    public function testNobodyReachesAnotherSite(): void
+    {
+        $this->signIn('dina');
+        $design = self::uuid();
+        $this->call('POST', '/api/surfaces/jetty/designs', ['design' => $design, 'name' => 'Jetty'], 201);
+        $there = ['{site}' => 'aldermoor', '{surface}' => 'jetty', '{code}' => 'jetty-1', '{id}' => $design];
+        $paths = [];
+        foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $name => $route) {
+            $path = strtr($route->getPath(), $there);
+            if (is_array($this->table()[$name] ?? null) && $path !== $route->getPath()) {
+                $paths[$name] = [$route->getMethods()[0] ?? 'GET', strtr($path, ['{tMs}' => '0', '{revision}' => '1'])];
+            }
+        }
+        self::assertGreaterThan(18, count($paths));
+        // What is read before it is asked whether one may must be what it should be.
+        $step = ['batch' => self::uuid(), 'client' => self::uuid()];
+        $rename = ['do' => 'design.name', 'name' => 'Taken over'];
+        $bodies = [
+            'hand_off_give' => ['release' => 1, 'after' => 0, 'made_as' => self::uuid()],
+            'document_edit' => $step + ['revision' => 1, 'commands' => [$rename]],
+            'document_undo' => $step,
+            'document_redo' => $step,
+            'surface_make' => [
+                'made_as' => self::uuid(),
+                'name' => 'Theirs',
+                'kind' => 'LCD',
+                'shape' => ['panels' => [['native' => [1920, 1080], 'active_mm' => [1209.6, 680.4]]]],
+            ],
+        ];
+        foreach (['ada' => true, 'dina' => true, 'emil' => false, 'olga' => false, 'theo' => false] as $who => $here) {
+            $this->signIn($who);
+            $other = [];
+            foreach ($paths as $name => [$method, $path]) {
+                if ($here && $method !== 'GET') {
+                    continue;
+                }
+                $this->raw($method, $path, (string) json_encode((object) ($bodies[$name] ?? [])));
+                $status = $this->response->getStatusCode();
+                if (!in_array($status, $here ? [200, 204] : [403, 404], true)) {
+                    $other[$name] = "$status ".$this->response->getContent();
+                }
+            }
+            self::assertSame([], $other, $who);
+        }
+    }
+
+    /** What changes something for a person wants the token of their session, on every route. */
+    public function testEveryWriteWantsTheSessionsToken(): void
+    {
+        $this->signIn('ada');
+        $tried = 0;
+        foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $name => $route) {
+            $method = $route->getMethods()[0] ?? 'GET';
+            if ($method === 'GET' || !is_array($this->table()[$name] ?? null)) {
+                continue;
+            }
+            ++$tried;
+            foreach (['', 'wrong'] as $token) {
+                $path = (string) preg_replace('/\{\w+\}/', 'none', $route->getPath());
+                $answer = $this->call($method, $path, [], 403, ['HTTP_X_CSRF_TOKEN' => $token]);
+                self::assertSame('session.csrf', $answer['code'], "$method $path");
+            }
+        }
+        self::assertGreaterThan(12, $tried);
+    }
+
     public function testAPlayersProofNeedsItsToken(): void
     {
         $proof = ['release' => 1, 'at_ms' => 0, 'offset_ms' => 0, 'stepped' => false, 'zones' => []];
-        $paired = $this->call('POST', '/api/play/kiosk-1/pair', [], 200);
+        $this->signIn('theo');
+        $paired = $this->pair('kiosk-1');
+        $this->signOut();
         $this->call('POST', '/api/play/kiosk-1/proof', $proof, 401);
         $this->call('POST', '/api/play/kiosk-1/proof', ['zones' => (object) []] + $proof, 204, [
             'HTTP_AUTHORIZATION' => 'Bearer '.$paired['token'],
         ]);
-        self::assertSame('pairing.closed', $this->call('POST', '/api/play/kiosk-1/pair', [], 409)['code']);
     }
 
     public function testSignInWaitsAfterSeveralWrongPasswords(): void
@@ -77,6 +145,49 @@ final class RightsTest extends ApiCase
             self::assertSame([...array_fill(0, 5, 'session.wrong'), 'session.wait'], $codes);
             self::assertNotNull($this->response->headers->get('Retry-After'));
         }
+    }
+
+    /**
+     * A stranger who tries passwords makes the owner wait in strange browsers only; letters that merely look like the
+     * address are another one, and the same address in capitals is the same (review of security, H2).
+     */
+    public function testAStrangerLocksNobodyOut(): void
+    {
+        $sign = fn (string $email, string $password) => $this->call('POST', '/api/session', [
+            'email' => $email,
+            'password' => $password,
+        ])['code'] ?? 'in';
+        self::assertSame('in', $sign('olga@harrowmere.example', 'harrowmere'));
+        $known = $this->cookies;
+        $this->signOut();
+        foreach (['olga@harrowmere.example', 'OLGA@harrowmere.example'] as $email) {
+            self::assertSame(['session.wrong', 'session.wrong'], [$sign($email, 'a'), $sign($email, 'b')], $email);
+        }
+        self::assertSame('session.wrong', $sign('Olga@harrowmere.example', 'c'));
+        $last = $sign('olga@harrowmere.example', 'harrowmere');
+        self::assertSame('session.wait', $last, 'the fifth wrong one was the last that is free');
+        foreach (['òlga@harrowmere.example', 'ｏlga@harrowmere.example', "olga\u{200b}@harrowmere.example"] as $email) {
+            self::assertSame('session.wrong', $sign($email, 'harrowmere'), 'it is nobody');
+        }
+        $this->cookies = ['upper_pane_known' => $known['upper_pane_known']];
+        self::assertSame('in', $sign('olga@harrowmere.example', 'harrowmere'), 'in her own browser Olga goes on');
+    }
+
+    /** All of one address of the network together: fifty, then it waits. */
+    public function testOneAddressOfTheNetworkHasItsMeasure(): void
+    {
+        self::database()->executeStatement('DELETE FROM sign_in_attempt');
+        for ($try = 0; $try < 50; ++$try) {
+            $this->call('POST', '/api/session', ['email' => "nobody$try@harrowmere.example", 'password' => 'x'], 401);
+        }
+        $this->call('POST', '/api/session', ['email' => 'dina@harrowmere.example', 'password' => 'harrowmere'], 429);
+        $this->call(
+            'POST',
+            '/api/session',
+            ['email' => 'dina@harrowmere.example', 'password' => 'harrowmere'],
+            204,
+            ['REMOTE_ADDR' => '192.0.2.7'],
+        );
     }
 
     /** @return array<string, list<Role>|RightsListener::PUBLIC|RightsListener::PLAYER> */

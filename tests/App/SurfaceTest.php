@@ -135,7 +135,10 @@ final class SurfaceTest extends ApiCase
         self::assertSame([[1920, 1080], [1080, 1920]], [$effects['before']['canvas'], $effects['after']['canvas']]);
         self::assertSame('Booking office board', $effects['designs'][0]['name']);
         $area = array_sum(
-            array_map(static fn (array $zone) => $zone['after'][2] * $zone['after'][3], $effects['designs'][0]['zones']),
+            array_map(
+                static fn (array $zone) => $zone['after'][2] * $zone['after'][3],
+                $effects['designs'][0]['zones'],
+            ),
         );
         self::assertSame(1080 * 1920, $area, 'the reflowed zones tile the new canvas');
         self::assertSame([0, 0, 1320, 880], $effects['designs'][0]['zones'][0]['before']);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Tests\App;
 
 use DAMA\DoctrineTestBundle\Doctrine\DBAL\StaticDriver;
-use Doctrine\DBAL\Connection;
 use Symfony\Component\Process\Process;
 
 /**
@@ -130,7 +129,7 @@ final class UpgradeTest extends ApiCase
         $given = $this->call(
             'POST',
             '/api/players/gate-2/hand-off',
-            ['release' => $players['gate-2']['releases'][0]['release'], 'after' => 0],
+            ['release' => $players['gate-2']['releases'][0]['release'], 'after' => 0, 'made_as' => self::uuid()],
             200,
         );
         self::assertSame('waiting', $given['state']);
@@ -141,11 +140,6 @@ final class UpgradeTest extends ApiCase
     {
         /** @var array<string, array<string, array<string, mixed>>> */
         return json_decode((string) file_get_contents(self::case('version-1.json')), true, 32, \JSON_THROW_ON_ERROR);
-    }
-
-    private static function database(): Connection
-    {
-        return self::getContainer()->get(Connection::class);
     }
 
     private static function case(string $file): string

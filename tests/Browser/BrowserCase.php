@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\Page;
@@ -83,6 +84,13 @@ abstract class BrowserCase extends TestCase
             return null;
         });
         $page->press('Hand off', $card)->see($release, "$card dd");
+    }
+
+    /** Types the code that a window shows, as a technician who stands before it does. */
+    protected function pair(Page $handOff, Page $window, string $player): void
+    {
+        preg_match('/type (\w{3} \w{3})/', $window->see('in Hand-off', '#word')->getText(), $shown);
+        $handOff->type("#code-$player", strtolower($shown[1] ?? ''), WebDriverKeys::ENTER)->gone("#code-$player");
     }
 
     protected function close(Page $page): void

@@ -22,13 +22,19 @@ final class KeyboardTest extends BrowserCase
         $this->tabTo($page, 'Name of the new design');
         $page->keys('By keys', Keys::ENTER)->see('By keys', '.bench-bar h1');
 
-        $page->until('work goes on in the pane', fn () => str_starts_with((string) $this->focused($page, 'aria-label'), 'Zone A'));
+        $page->until(
+            'work goes on in the pane',
+            fn () => str_starts_with((string) $this->focused($page, 'aria-label'), 'Zone A'),
+        );
         $page->keys('R')->until('two panes', fn () => count($page->all('.pane')) === 2);
         $page->keys('C')->until('three panes', fn () => count($page->all('.pane')) === 3);
         $this->tabTo($page, 'Mullion between');
         $line = (int) $this->focused($page, 'aria-valuenow');
         $page->keys(Keys::SHIFT.Keys::ARROW_DOWN.Keys::NULL);
-        $page->until('the mullion moved by 10 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 10);
+        $page->until(
+            'the mullion moved by 10 px',
+            fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 10,
+        );
         $page
             ->keys(Keys::ARROW_UP)
             ->until('and back by 1 px', fn () => (int) $this->focused($page, 'aria-valuenow') === $line + 9);
@@ -45,7 +51,8 @@ final class KeyboardTest extends BrowserCase
         $this->tabTo($page, 'Zone A', true);
         $page->keys('m')->until('merged', fn () => count($page->all('.pane')) === 2);
         $this->tabTo($page, 'Playhead');
-        $page->keys(Keys::ARROW_RIGHT)->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
+        $page->keys(Keys::ARROW_RIGHT);
+        $page->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
         $page->keys('?')->see('Split into columns', '.modal');
         $page->until(
             'the sheet has the focus',

@@ -25,7 +25,8 @@ final class OutputWindowTest extends BrowserCase
             ->see('What you see from here', '.bench-bar h1');
         $this->release($page, 'For two windows');
         $this->handOff($page, 'lookout-1', 'What you see from here');
-        $window = $this->page(1920, 1080);
+        $window = $this->page(1920, 1080)->open('/play/lookout-1?output=1');
+        $this->pair($page, $window, 'lookout-1');
         $words = [];
         foreach ([1, 2] as $output) {
             $window
@@ -57,7 +58,9 @@ final class OutputWindowTest extends BrowserCase
         $this->release($page, 'Turned');
         $this->handOff($page, 'gate-2', 'Gate 2');
         $window = $this->page(1920, 1080);
-        $window->open('/play/gate-2?output=1')->until('it plays', fn () => $window->all('.pane-text') !== [], 30);
+        $window->open('/play/gate-2?output=1');
+        $this->pair($page, $window, 'gate-2');
+        $window->until('it plays', fn () => $window->all('.pane-text') !== [], 30);
         /**
          * @var list<list<float>> $zones left, top, width, height of the zones as they lie in the window, from the
          *     wall's top down

@@ -107,7 +107,7 @@ final class StoryTest extends BrowserCase
 
         // 6: text that wraps and shrinks, a clock, a playlist with a video, a text and a changed order.
         $page->click('.pane:nth-child(3) .pane-face')->choose('Fill', 'clock')->see('Pattern', 'aside');
-        $page->typeIn('Pattern', 'EEEE HH:mm')->typeIn('Size px', '90');
+        $page->typeIn('Pattern', 'EEEE HH:mm')->typeIn('Size', '90');
         $page->click('.pane:nth-child(2) .pane-face')->choose('Fill', 'text');
         $page->typeIn('Text', 'Boats leave from the outer pontoon today', '');
         $page->until(
@@ -150,15 +150,15 @@ final class StoryTest extends BrowserCase
         $this->release($page, 'Opening day');
         $player = $this->page(1920, 1080);
         $this->handOff($page, 'booking-1', 'Summer board, release 1');
-        $player
-            ->open('/play/booking-1')
-            ->until(
-                'the player shows it',
-                fn () => $player->script(
-                    'return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("pontoon"))',
-                ),
-                30,
-            );
+        $player->open('/play/booking-1');
+        $this->pair($page, $player, 'booking-1');
+        $player->until(
+            'the player shows it',
+            fn () => $player->script(
+                'return [...document.querySelectorAll(".pane-text")].some((e) => e.innerText.includes("pontoon"))',
+            ),
+            30,
+        );
         $page->until(
             'it is proven',
             fn () => str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'proven')

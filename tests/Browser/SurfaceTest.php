@@ -79,7 +79,7 @@ final class SurfaceTest extends BrowserCase
             ['flipped.edid', substr_replace($good, "\x00", 60, 1), 'checksum'],
             ['cut.edid', substr($good, 0, 100), '128'],
             ['words.txt', 'This is no EDID at all.', 'no EDID'],
-            ['huge.edid', str_repeat("\0", 20 * 1024 * 1024), 'bytes'],
+            ['huge.edid', str_repeat("\0", 20 * 1024 * 1024), 'larger'],
         ];
         foreach ($files as [$name, $bytes, $why]) {
             $page
@@ -232,7 +232,12 @@ final class SurfaceTest extends BrowserCase
     public function testWhoMayDoWhatWithSurfaces(): void
     {
         foreach (
-            ['theo' => [true, false], 'emil' => [false, false], 'olga' => [false, false], 'ada' => [true, true]] as $who => [$mounts, $designs]
+            [
+                'theo' => [true, false],
+                'emil' => [false, false],
+                'olga' => [false, false],
+                'ada' => [true, true],
+            ] as $who => [$mounts, $designs]
         ) {
             $page = $this->page();
             $page->signIn($who)->click('[data-surface="hall"]')->see('5772 × 2166 px', 'aside');

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
+use Symfony\Component\Uid\Uuid;
 use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Page;
 use UpperPane\Tests\Support\Stack;
@@ -22,7 +23,7 @@ final class TroubleTest extends BrowserCase
 
     public function testTwoPeopleAtOnce(): void
     {
-        $this->expectRefusals('status of 409');
+        $this->expectRefusals('status of 409', 'net::ERR');
         $dina = $this->page()
             ->signIn()
             ->open('/bench/'.self::GATE);
@@ -35,11 +36,18 @@ final class TroubleTest extends BrowserCase
         // Different zones: both are kept.
         $this->write($ada, 'Zone C', "Bring a coat.\nAda");
         $this->write($dina, 'Zone A', 'Gate two');
-        $dina->until('Dina sees both', fn () => $this->shows($dina, 'Bring a coat.') && $this->shows($dina, 'Gate two'));
+        $dina->until(
+            'Dina sees both',
+            fn () => $this->shows($dina, 'Bring a coat.') && $this->shows($dina, 'Gate two'),
+        );
 
-        // The same zone: the choice is shown, and mine wins only when I say so.
+        // The same zone, before they hear of each other: the choice is shown, and mine wins only when I say so.
+        $ada->until('Ada sees both', fn () => $this->shows($ada, 'Gate two'));
+        $this->network($ada, false);
         $this->write($dina, 'Zone C', 'Bring an umbrella.');
+        $dina->see('saved, revision', '.save-word');
         $this->write($ada, 'Zone C', 'Bring a torch.');
+        $this->network($ada, true);
         $ada->see('Dina Okafor changed the same place', '.modal');
         $ada->see('Bring an umbrella.', '.modal');
         $this->assertAccessible($ada);
@@ -145,7 +153,7 @@ final class TroubleTest extends BrowserCase
                 'letter.png',
                 'Dear harbour master, this is no picture.',
             ) => '“letter.png” is text/plain by its content',
-            Files::bytes('cut off.jpg', substr($whole, 0, intdiv(strlen($whole), 2))) => 'it is damaged or cut off',
+            Files::bytes('cut off.jpg', substr($whole, 0, intdiv(strlen($whole), 2))) => 'damaged or cut off',
             Files::picture('far too wide.png', 30_000, 4) => '30000 × 4 px is beyond the 16384 px',
         ];
         foreach ($files as $path => $words) {
@@ -164,7 +172,9 @@ final class TroubleTest extends BrowserCase
             'source' => 'const real = Date.now; Date.now = () => real() - 120000',
         ]);
         $page = $this->page()->signIn()->open('/hand-off');
-        $player->open('/play/gate-1')->until('it plays', fn () => $player->all('.pane-text') !== [], 30);
+        $player->open('/play/gate-1');
+        $this->pair($page, $player, 'gate-1');
+        $player->until('it plays', fn () => $player->all('.pane-text') !== [], 30);
         $page->until(
             'it is proven',
             fn () => str_contains($page->find('[data-player="gate-1"]')->getText(), 'its clock was stepped')
@@ -202,8 +212,7 @@ final class TroubleTest extends BrowserCase
 
     public function testALateJoinerStartsTheVideoAtTheRightPlace(): void
     {
-        $page = $this->page()->signIn();
-        $this->expectRefusals('status of 409');
+        $page = $this->page()->signIn()->open('/hand-off');
         $csrf = $page->browser->executeAsyncScript(
             'const done = arguments[0]; fetch("/api/me").then((r) => r.json()).then((me) => done(me.person.csrf))',
         );
@@ -212,10 +221,12 @@ final class TroubleTest extends BrowserCase
             [$path, $csrf, (string) json_encode($body)],
         );
         $design = '0b0c1d00-0000-4000-8000-000000000004';
-        $release = $post("/api/designs/$design/releases", ['revision' => 1, 'note' => '']);
-        $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 1]);
+        $as = static fn () => ['made_as' => Uuid::v4()->toRfc4122()];
+        $release = $post("/api/designs/$design/releases", ['revision' => 1, 'note' => ''] + $as());
+        $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 1] + $as());
         $player = $this->page();
         $player->open('/play/hall-1');
+        $this->pair($page, $player, 'hall-1');
         $late = $player->until(
             'the video runs',
             fn () => $player->script(

@@ -34,7 +34,7 @@ final class WallTest extends BrowserCase
         $page
             ->choose('Fill', 'text')
             ->typeIn('Text', 'Boats leave from the outer pontoon today and tomorrow', '')
-            ->typeIn('Size px', '260');
+            ->typeIn('Size', '260');
         $page->see('letters stand on a seam between the panels A, B, D, E', 'aside .findings');
         $page->click('.wall-panel[aria-label="panel D"]')->see('On panel D', '.wall-span');
         $page->until('nothing stands on a seam', fn () => !str_contains($page->find('aside')->getText(), 'on a seam'));

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Outside;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use Symfony\Component\Process\Process;
 use UpperPane\App\Adapter\MediaProbe;
+use UpperPane\App\Adapter\OutsideProgram;
+use UpperPane\App\Adapter\Pulse;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
@@ -14,9 +18,12 @@ use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\GlazingReader;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
+use UpperPane\Core\Text\FontFace;
+use UpperPane\Core\Text\FontReader;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\TestFonts;
+use UpperPane\Tests\Support\TinyFont;
 
 /** The core's answers against programs that know nothing of it: Chromium, HarfBuzz, ffprobe, exiftool. */
 final class OutsideTest extends TestCase
@@ -81,7 +88,12 @@ final class OutsideTest extends TestCase
         $browser->get('data:text/html,<body></body>');
         try {
             foreach (
-                [[1366, 0, [1, 1, 1]], [1000, 10, [1, 2]], [1919, 7, [3, 5, 7, 11]], [777, 1, [13, 1, 1]]] as [$length, $gutter, $shares]
+                [
+                    [1366, 0, [1, 1, 1]],
+                    [1000, 10, [1, 2]],
+                    [1919, 7, [3, 5, 7, 11]],
+                    [777, 1, [13, 1, 1]],
+                ] as [$length, $gutter, $shares]
             ) {
                 $widths = $browser->executeScript(
                     <<<'JS'
@@ -150,11 +162,21 @@ final class OutsideTest extends TestCase
                 'rotate=90',
                 $turned,
             ]))->mustRun();
-        $probe = new Process(['ffprobe', '-v', 'error', '-show_entries', 'format=duration', '-of', 'csv=p=0', $turned]);
-        $probe->mustRun();
-        $facts = (new MediaProbe())->look($turned, 'video/mp4');
+        $length = new Process([
+            'ffprobe',
+            '-v',
+            'error',
+            '-show_entries',
+            'format=duration',
+            '-of',
+            'csv=p=0',
+            $turned,
+        ]);
+        $length->mustRun();
+        $probe = new MediaProbe(new OutsideProgram(new Pulse()));
+        $facts = $probe->look($turned, 'video/mp4');
         self::assertSame([360, 640], $facts['size']->toArray());
-        self::assertSame((int) round((float) $probe->getOutput() * 1000), $facts['duration_ms']);
+        self::assertSame((int) round((float) $length->getOutput() * 1000), $facts['duration_ms']);
 
         $picture = Files::picture('orient.jpg', 400, 300);
         foreach ([1 => [400, 300], 3 => [400, 300], 6 => [300, 400], 8 => [300, 400]] as $orientation => $size) {
@@ -168,7 +190,7 @@ final class OutsideTest extends TestCase
             ]))->mustRun();
             self::assertSame(
                 $size,
-                (new MediaProbe())->look($picture, 'image/jpeg')['size']->toArray(),
+                $probe->look($picture, 'image/jpeg')['size']->toArray(),
                 "orientation $orientation",
             );
         }
@@ -225,6 +247,35 @@ final class OutsideTest extends TestCase
             "{$source->width} × {$source->height} $css",
         );
         $browser->executeScript('document.body.innerHTML = ""');
+    }
+
+    /**
+     * The font that was laid out by hand, in each way of writing it: HarfBuzz reads the same out of it, for strings of
+     * all its letters.
+     */
+    public function testEveryWayOfWritingAFontIsReadAsHarfBuzzDoes(): void
+    {
+        $random = new Randomizer(new Mt19937(12));
+        $strings = ['AVATo', 'ffi', 'fiV', 'xAgA'];
+        for ($i = 0; $i < 60; ++$i) {
+            $strings[] = implode('', array_map(static fn () => 'ATVfiox'[$random->getInt(0, 6)], range(0, 8)));
+        }
+        $file = (string) tempnam(sys_get_temp_dir(), 'tiny');
+        foreach (TinyFont::all() as $name => $font) {
+            file_put_contents($file, $font->bytes());
+            $face = FontFace::ofTables('Tiny', 400, 'tiny.ttf', FontReader::tables($font->bytes()));
+            if ($face->measures('AVATo')) {
+                self::assertSame(
+                    array_map(
+                        static fn (string $line) => array_sum(array_column((array) json_decode($line, true), 'ax')),
+                        self::shape($file, $strings),
+                    ),
+                    array_map($face->widthUnits(...), $strings),
+                    $name,
+                );
+            }
+        }
+        unlink($file);
     }
 
     /**

@@ -198,8 +198,16 @@ final class BenchClient
                 Sketch::fill('z-low', Sketch::text("Surface $number", 90)),
                 Sketch::fill('z-clock', Sketch::clock('HH:mm', 90)),
             ]);
-            $release = $this->call('POST', "/api/designs/$design/releases", ['revision' => 1, 'note' => ''])['release'];
-            $this->call('POST', "/api/players/$surface-1/hand-off", ['release' => $release, 'after' => 0]);
+            $release = $this->call('POST', "/api/designs/$design/releases", [
+                'revision' => 1,
+                'note' => '',
+                'made_as' => self::uuid(),
+            ])['release'];
+            $this->call('POST', "/api/players/$surface-1/hand-off", [
+                'release' => $release,
+                'after' => 0,
+                'made_as' => self::uuid(),
+            ]);
         }
     }
 

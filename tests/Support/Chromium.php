@@ -15,6 +15,9 @@ final class Chromium
     private static ?Process $driver = null;
     private static int $port = 0;
 
+    /** @var list<string> */
+    private static array $profiles = [];
+
     /**
      * @param array{int, int} $viewport
      * @param ?string         $trace    a file for the browser's own trace of its frames, written when it quits
@@ -25,7 +28,7 @@ final class Chromium
         ?string $trace = null,
     ): RemoteWebDriver {
         self::start();
-        $profile ??= sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
+        $profile ??= self::$profiles[] = sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions())->addArguments([
             '--headless',
             '--no-sandbox',
@@ -64,6 +67,10 @@ final class Chromium
     {
         self::$driver?->stop(2);
         self::$driver = null;
+        foreach (self::$profiles as $profile) {
+            (new Process(['rm', '-rf', $profile]))->run();
+        }
+        self::$profiles = [];
     }
 
     /**

@@ -65,7 +65,10 @@ final class Files
     private static function path(string $name): string
     {
         $folder = sys_get_temp_dir().'/pane-files-'.getmypid();
-        is_dir($folder) || mkdir($folder);
+        if (!is_dir($folder)) {
+            mkdir($folder);
+            register_shutdown_function(static fn () => (new Process(['rm', '-rf', $folder]))->run());
+        }
 
         return "$folder/$name";
     }

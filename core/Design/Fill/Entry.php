@@ -20,7 +20,11 @@ final readonly class Entry
     ) {
     }
 
-    /** @throws Refusal `playlist.nested` for a playlist in a playlist */
+    /**
+     * A `duration_ms` that is left out is the usual one of its content.
+     *
+     * @throws Refusal `playlist.nested` for a playlist in a playlist
+     */
     public static function parse(Input $input): self
     {
         $input->keys(['id', 'fill', 'duration_ms', 'enabled', 'transition']);
@@ -32,7 +36,9 @@ final readonly class Entry
         return new self(
             $input->id('id'),
             $fill,
-            $input->child('duration_ms')->raw() === null ? null : $input->int('duration_ms', 1, Cycles::HORIZON_MS),
+            $input->has('duration_ms')
+                ? $input->optional('duration_ms')?->asInt(1, Cycles::HORIZON_MS)
+                : FreshFill::durationMs($fill),
             $input->bool('enabled'),
             Transition::parse($input->child('transition')),
         );

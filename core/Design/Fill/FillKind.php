@@ -15,6 +15,18 @@ enum FillKind: string
     case Clock = 'clock';
     case Playlist = 'playlist';
 
+    /** @return list<string> what an entry of a playlist can show */
+    public static function ofEntries(): array
+    {
+        return array_values(array_diff(array_column(self::cases(), 'value'), ['empty', 'playlist']));
+    }
+
+    /** What a medium is put into a zone as. */
+    public static function ofMedium(string $mime): self
+    {
+        return str_starts_with($mime, 'video/') ? self::Video : self::Picture;
+    }
+
     public function isVideo(): bool
     {
         return $this === self::Video;

@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** How an entry enters; it takes the first `ms` of the entry's own time (model §6). A cut takes none. */
 final readonly class Transition
 {
+    private const USUAL_FADE_MS = 600;
+
     private function __construct(public string $kind, public int $ms)
     {
     }
@@ -18,12 +20,14 @@ final readonly class Transition
         return new self('cut', 0);
     }
 
+    /** A fade whose `ms` is left out takes the usual time. */
     public static function parse(Input $input): self
     {
         $input->keys(['kind', 'ms']);
         $kind = (string) $input->choice('kind', ['cut', 'fade']);
+        $fadeMs = $input->has('ms') ? $input->int('ms', 0, 10_000) : self::USUAL_FADE_MS;
 
-        return new self($kind, $kind === 'cut' ? 0 : $input->int('ms', 0, 10_000));
+        return new self($kind, $kind === 'cut' ? 0 : $fadeMs);
     }
 
     /** @return array{kind: string, ms: int} */

@@ -18,7 +18,7 @@ use UpperPane\Core\Layout\Placing;
 
 /**
  * `float.anchor`: holds a float to another point or frame; it stays where it is, its offset and size are written in px
- * from there. Refuses `float.gone`, `float.frame`, `float.frame_gone` for a pane that does not stand in this layout.
+ * from there. Refuses `float.gone`, `float.frame`, `float.frame_unknown` for a pane that does not stand in this layout.
  */
 final readonly class AnchorFloat implements DesignCommand
 {

@@ -92,7 +92,7 @@ final readonly class MoveMullion implements DesignCommand
 
     private function mullion(Glazing $glazing, string $after): Mullion
     {
-        foreach ($glazing->mullions as $mullion) {
+        foreach ($glazing->mullions() as $mullion) {
             if ($mullion->partIds[1] === $after) {
                 [$least, $most] = $mullion->rangePx;
                 if ($this->atPx < $least || $this->atPx > $most) {

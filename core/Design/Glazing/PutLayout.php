@@ -56,14 +56,15 @@ final readonly class PutLayout implements DesignCommand
         if ($unknown !== []) {
             throw Refusal::because('document.zone_unplaced', '/content', ['zones' => $unknown]);
         }
-        [$after, $gone] = LayoutPut::cleared($design, [
-            ...$scene->turned?->zones() ?? [],
-            ...array_map(strval(...), array_keys($this->zones)),
-        ]);
+        $coming = array_map(strval(...), array_keys($this->zones));
+        if (array_diff($coming, $this->layout?->zones() ?? []) !== []) {
+            throw Refusal::because('document.zone_unplaced', '/zones', ['zones' => $coming]);
+        }
+        [$after, $gone] = LayoutPut::cleared($design, $scene->turned?->zones() ?? []);
 
         return new Change(
             $after,
-            [new self($this->scene, $scene->turned, array_diff_key($gone, $this->zones))],
+            [new self($this->scene, $scene->turned, $gone)],
             Scopes::of(...array_map(Spot::zoneThere(...), $this->layout?->zones() ?? [])),
             Scopes::of(
                 Spot::layout($this->scene, true),

@@ -151,7 +151,7 @@ final readonly class SpanPane implements DesignCommand
         if ($grows ? !$outside : !$inside) {
             return null;
         }
-        foreach ($at->glazing()->mullions as $mullion) {
+        foreach ($at->glazing()->mullions() as $mullion) {
             if ($mullion->axis === $axis && in_array($this->pane, $mullion->between[$first ? 1 : 0], true)) {
                 return $this->moved($mullion, $over, $first, $first ? $wanted - $mullion->gutter : $wanted, $at);
             }

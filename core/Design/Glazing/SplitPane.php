@@ -71,6 +71,9 @@ final readonly class SplitPane implements DesignCommand
         if (!$pane instanceof Pane) {
             throw Refusal::because('document.zone_gone', '/pane', ['zone' => $this->pane]);
         }
+        if ($at->layout->holds($this->newZone)) {
+            throw Refusal::because('document.zone_twice', '/new_zone', ['zone' => $this->newZone]);
+        }
         if (
             Tree::find($at->tree(), $this->newSplit) !== null
             || $this->newZone === $this->newSplit

@@ -6,6 +6,7 @@ namespace UpperPane\Core\Design\Scenes;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Letters;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Change;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\DesignCommand;
@@ -48,6 +49,9 @@ final readonly class AddScene implements DesignCommand
 
     public function apply(Document $document): Change
     {
+        if (isset($document->zones[$this->zone])) {
+            throw Refusal::because('document.id_taken', '/zone', ['id' => $this->zone]);
+        }
         $zone = Zone::fresh($this->zone, Letters::at($document->lettersUsed));
         $scene = Scene::fresh($this->scene, $this->name, Layout::of(new Pane($this->zone, PartSize::fr(1))));
 

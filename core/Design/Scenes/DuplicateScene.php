@@ -49,11 +49,17 @@ final readonly class DuplicateScene implements DesignCommand
     public function apply(Document $document): Change
     {
         $scene = $document->scene($this->scene);
+        if (isset($document->scenes[$this->as])) {
+            throw Refusal::because('document.id_taken', '/as', ['id' => $this->as]);
+        }
         $same = $scene->as($this->as, $this->name);
         $zones = [];
         foreach ($this->copies as $from => $as) {
             if (!$scene->holds((string) $from) || isset($zones[$as])) {
                 throw Refusal::because('document.zone_gone', '/copies', ['zone' => (string) $from]);
+            }
+            if (isset($document->zones[$as])) {
+                throw Refusal::because('document.id_taken', '/copies', ['id' => $as]);
             }
             $zones[$as] = $document
                 ->zone((string) $from)

@@ -41,7 +41,7 @@ final readonly class RemoveScene implements DesignCommand
     {
         $scene = $document->scene($this->scene);
         $round = $this->round ?? array_values(array_diff($document->round, [$this->scene]));
-        if ($round === [] || in_array($this->scene, $round, true)) {
+        if ($round === []) {
             throw Refusal::because('scene.last_of_round', '/scene', ['scene' => $scene->name]);
         }
         $scenes = array_diff_key($document->scenes, [$this->scene => true]);

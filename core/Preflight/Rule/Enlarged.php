@@ -20,7 +20,7 @@ final class Enlarged extends ItemRule
 
         return $scale !== null && $scale->compare(Rational::of(5, 4)) > 0
             ? $this->finding('picture.enlarged', Severity::Caution, $zone, $item, [
-                'scale' => (string) $scale->decimal(2),
+                'scale' => $scale->plain(2),
             ])
             : null;
     }

@@ -20,7 +20,7 @@ final class TooSmallToRead extends ItemRule
 
         return $cap !== null && $zone->leastCapPx !== null && $cap->compare(Rational::of($zone->leastCapPx)) < 0
             ? $this->finding('text.too_small', Severity::Caution, $zone, $item, [
-                'cap' => (string) $cap->decimal(0),
+                'cap' => (string) $cap->round(),
                 'least' => $zone->leastCapPx,
             ])
             : null;

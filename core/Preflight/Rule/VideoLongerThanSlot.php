@@ -26,8 +26,8 @@ final class VideoLongerThanSlot extends ItemRule
         }
 
         return $this->finding('video.longer_than_slot', Severity::Caution, $zone, $item, [
-            'video_s' => (string) Rational::of($item->contentMs, 1000)->decimal(1),
-            'slot_s' => (string) Rational::of($item->ms, 1000)->decimal(1),
+            'video_s' => Rational::of($item->contentMs, 1000)->plain(1),
+            'slot_s' => Rational::of($item->ms, 1000)->plain(1),
         ]);
     }
 }

@@ -233,10 +233,11 @@ export interface MediaLine {
   id: string
   name: string
   mime: string
+  kind: 'picture' | 'video'
   bytes: number
   sha256: string
   state: 'waiting' | 'ready' | 'failed'
-  fault: string
+  fault: { message: string; mend: string } | null
   uses: number
   used_in?: string[]
   size: [number, number] | null
@@ -263,7 +264,8 @@ export interface PlayerLine {
   name: string
   surface: { code: string; name: string }
   paired: boolean
-  pairing_open: boolean
+  /** Why its files are not there yet. */
+  waits: { message: string; mend: string } | null
   state: PlayerState
   after: number
   ordered: (ReleaseLine & { start_ms: number; by: string }) | null

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import UndoButtons from '../document/UndoButtons.vue'
@@ -28,7 +29,7 @@ const site = computed(() => design.answer?.surface?.site)
 <template>
   <div class="bench-bar">
     <h1>{{ design.answer?.name }}</h1>
-    <button type="button" class="plain bench-surface" :title="t('bench.other-hint')" @click="emit('aside', 'other')">
+    <button v-b-tooltip="t('bench.other-hint')" type="button" class="plain bench-surface" @click="emit('aside', 'other')">
       {{ listed(design.answer?.surface?.name, design.answer?.area) }}
     </button>
     <span class="spring" />
@@ -36,9 +37,9 @@ const site = computed(() => design.answer?.surface?.site)
       {{ words }}
       <button
         v-if="design.state === 'saved' && !design.typing"
+        v-b-tooltip="t('bench.history')"
         type="button"
         class="plain"
-        :title="t('bench.history')"
         @click="emit('aside', 'history')">
         {{ t('elevation.revision', { revision: String(design.revision) }) }}
       </button>

@@ -12,13 +12,11 @@ import { useUndoKeys } from '../ui/useUndoKeys'
 import BenchBar from './BenchBar.vue'
 import BenchCanvas from './BenchCanvas.vue'
 import BenchColumn from './BenchColumn.vue'
+import BenchNotes from './BenchNotes.vue'
 import BesideSheets from './BesideSheets.vue'
 import type { Aside, Face } from './column'
 import { useDesign } from './design'
-import { freshEntry, mediaFill } from './fills'
-import GoneNote from './GoneNote.vue'
 import MissingZones from './MissingZones.vue'
-import NewsNote from './NewsNote.vue'
 import { carried } from './stockDrag'
 import TimeRail from './TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
@@ -99,8 +97,8 @@ function put(zone: string, media: MediaLine): void {
   const fill = design.documents[zone]?.fill
   design.selected = zone
   face.value = 'particulars'
-  if (fill?.kind === 'playlist') void design.send([{ do: 'entry.add', zone, entry: freshEntry(mediaFill(media)), before: null }])
-  else void design.setFill(zone, mediaFill(media))
+  if (fill?.kind === 'playlist') design.beginEntry(zone, media.kind, { media: media.id })
+  else void design.beginFill(zone, media.kind, media.id)
 }
 /** Escape goes back to the face of the column; a field's own Escape stays the field's. */
 function back(event: KeyboardEvent): void {
@@ -115,11 +113,9 @@ onMounted(() => void stock.load())
   <div v-if="design.answer && design.id === id" class="bench with-column" @keydown.esc="back">
     <section class="bench-work">
       <BenchBar @open="openLayout" @aside="aside = $event" />
-      <NewsNote />
-      <GoneNote />
-      <RefusalNote :error="design.refusal" />
       <MissingZones />
       <div class="bench-middle" :class="{ split: beside.codes.value.length }">
+        <BenchNotes />
         <BenchCanvas
           ref="canvas"
           :round="round.drawn.value"

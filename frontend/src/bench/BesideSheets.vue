@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import FindingLines from '../ui/FindingLines.vue'
 import FindingMark from '../ui/FindingMark.vue'
 import PlanStill from '../ui/PlanStill.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -43,15 +44,7 @@ const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null =>
           <FindingMark v-if="worst(sheet)" :severity="worst(sheet)!" />
           {{ t('beside.findings', { count: sheet.findings.length }) }}
         </summary>
-        <ul class="findings short">
-          <li v-for="(finding, index) in sheet.findings" :key="index">
-            <FindingMark :severity="finding.severity" />
-            <span>
-              {{ finding.message }}
-              <span class="hint">{{ finding.mend }}</span>
-            </span>
-          </li>
-        </ul>
+        <FindingLines :findings="sheet.findings" />
         <ul class="lines sizes">
           <li v-for="zone in zones(sheet)" :key="zone.id" class="line">
             <b class="letter">{{ zone.letter }}</b>

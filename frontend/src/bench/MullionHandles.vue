@@ -6,7 +6,7 @@ import type { Drag } from './useMullionDrag'
 
 const props = defineProps<{ scale: number; drag: Drag | null; editable: boolean }>()
 const emit = defineEmits<{ start: [mullion: Mullion, event: PointerEvent]; nudge: [mullion: Mullion, by: number, alone: boolean] }>()
-const { t } = useI18n()
+const { t, locale } = useI18n()
 const design = useDesign()
 
 const moved = (mullion: Mullion): number => {
@@ -44,7 +44,7 @@ function keys(mullion: Mullion, event: KeyboardEvent): void {
     <div
       v-for="mullion in design.bench.mullions"
       :key="mullion.after"
-      v-memo="[mullion, scale, editable, moved(mullion), drag?.mullion.after === mullion.after]"
+      v-memo="[mullion, locale, scale, editable, moved(mullion), drag?.mullion.after === mullion.after]"
       class="mullion"
       :class="[mullion.axis, { dragged: drag && moved(mullion) !== mullion.at, still: !editable }]"
       :style="box(mullion)"

@@ -4,12 +4,12 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import { useSession } from '../session/session'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import { pixels, ratioText } from '../ui/format'
+import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
 import EmptyHelp from './EmptyHelp.vue'
 import FillEditor from './FillEditor.vue'
-import { freshFill } from './fills'
 import { partAlong } from './parts'
 import SizeField from './SizeField.vue'
 import { useMerge } from './useMerge'
@@ -45,13 +45,11 @@ function rename(): void {
     void design.send([{ do: 'zone.name', zone: design.selected, name: name.value }])
 }
 const merge = useMerge()
-function gutter(event: Event): void {
-  const value = Number((event.target as HTMLInputElement).value)
-  if (own.value && Number.isInteger(value))
-    void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
+function gutter(value: number): void {
+  if (own.value) void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
 }
 function kind(wanted: Fill['kind']): void {
-  if (design.selected && design.document) void design.setFill(design.selected, freshFill(wanted, design.document.fill))
+  if (design.selected) void design.beginFill(design.selected, wanted)
 }
 const setFill = (fill: Fill, target: string): void =>
   void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
@@ -65,15 +63,7 @@ const setFill = (fill: Fill, target: string): void =>
       {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}
     </h2>
     <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
-    <ul v-if="found.length" class="findings short">
-      <li v-for="(finding, index) in found" :key="index">
-        <FindingMark :severity="finding.severity" />
-        <span>
-          {{ finding.message }}
-          <span class="hint">{{ finding.mend }}</span>
-        </span>
-      </li>
-    </ul>
+    <FindingLines :findings="found" />
     <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
     <div class="field-row">
       <SizeField
@@ -84,10 +74,14 @@ const setFill = (fill: Fill, target: string): void =>
         :px="design.zone.rect[axis === 'x' ? 2 : 3]"
         :refusal="design.refusal"
         @set="size(axis, $event)" />
-      <label v-if="own">
-        {{ t('bench.gutter') }}
-        <BFormInput size="sm" class="measure" inputmode="numeric" :model-value="own.gutter" @change="gutter" />
-      </label>
+      <MeasureField
+        v-if="own"
+        :label="t('bench.gutter')"
+        unit="px"
+        path="/gutter"
+        :value="own.gutter"
+        :refusal="design.refusal"
+        @set="gutter" />
     </div>
     <WallSpan v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
     <label>

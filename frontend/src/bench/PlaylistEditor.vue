@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
+import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Entry, Fill, PlaylistFill } from '../api/types'
+import type { Entry, PlaylistFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
 import { seconds } from '../ui/format'
+import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
 import FillEditor from './FillEditor.vue'
 import { fillWords } from '../ui/fillWords'
-import { freshColour, freshEntry, freshText } from './fills'
 
 const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
 const { t } = useI18n()
@@ -22,17 +22,14 @@ const place = (): { zone: string } => ({ zone: design.selected ?? '' })
 const cycle = computed(() => design.zone?.cycle_ms ?? null)
 const itemOf = (entry: string): Item | undefined => props.items.find((item) => item.entry === entry)
 
-function set(entry: Entry, part: Partial<Entry>, target: string): void {
+/** What is left out of an entry, its duration or a fade's ms, is the usual one. */
+function set(entry: Entry, part: Partial<Entry> | { transition: { kind: string } }, target: string): void {
   void design.send([{ do: 'entry.set', ...place(), entry: { ...entry, ...part } }], `${entry.id}:${target}`)
 }
-function duration(entry: Entry, event: Event): void {
-  const ms = Math.round(Number((event.target as HTMLInputElement).value) * 1000)
-  set(entry, { duration_ms: ms }, 'duration')
-}
-const content = (entry: Entry, on: boolean): void => set(entry, { duration_ms: on ? null : (itemOf(entry.id)?.ms ?? 10_000) }, 'content')
+const content = (entry: Entry, on: boolean): void => set(entry, { duration_ms: on ? null : itemOf(entry.id)?.ms }, 'content')
 function transition(entry: Entry, event: Event): void {
-  const kind = (event.target as HTMLSelectElement).value as 'cut' | 'fade'
-  set(entry, { transition: { kind, ms: kind === 'fade' ? 600 : 0 } }, 'transition')
+  const kind = (event.target as HTMLSelectElement).value
+  set(entry, { transition: { kind } }, 'transition')
 }
 async function move(entry: Entry, by: number): Promise<void> {
   const to = props.fill.entries.indexOf(entry) + by
@@ -42,10 +39,8 @@ async function move(entry: Entry, by: number): Promise<void> {
   list.value?.querySelector<HTMLElement>(`[data-entry="${entry.id}"] .entry-face`)?.focus()
 }
 const remove = (entry: Entry): void => void design.send([{ do: 'entry.remove', ...place(), entry: entry.id }])
-const add = (fill: Fill): void => {
-  const entry = freshEntry(fill)
-  open.value = entry.id
-  void design.send([{ do: 'entry.add', ...place(), entry, before: null }])
+const add = (kind: 'text' | 'colour'): void => {
+  open.value = design.beginEntry(place().zone, kind, kind === 'text' ? { text: t('playlist.fresh-text') } : {})
 }
 
 onMounted(() => {
@@ -88,18 +83,15 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
         </button>
         <div v-if="open === entry.id" class="entry-body">
           <div class="field-row">
-            <label>
-              {{ t('playlist.seconds') }}
-              <BFormInput
-                size="sm"
-                class="measure"
-                type="number"
-                step="0.1"
-                min="0.1"
-                :disabled="entry.duration_ms === null"
-                :model-value="(entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0) / 1000"
-                @change="duration(entry, $event)" />
-            </label>
+            <MeasureField
+              :label="t('playlist.seconds')"
+              unit="s"
+              path="/duration_ms"
+              :parts="1000"
+              :disabled="entry.duration_ms === null"
+              :value="entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0"
+              :refusal="design.refusal"
+              @set="(ms) => set(entry, { duration_ms: ms }, 'duration')" />
             <label>
               {{ t('playlist.transition') }}
               <BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)">
@@ -131,8 +123,8 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
       </li>
     </ol>
     <div class="merge-row">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="add(freshText('Text'))">{{ t('playlist.add-text') }}</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="add(freshColour())">{{ t('playlist.add-colour') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="add('text')">{{ t('playlist.add-text') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="add('colour')">{{ t('playlist.add-colour') }}</button>
     </div>
     <p class="hint">{{ t('playlist.add-hint') }}</p>
   </section>

@@ -3,8 +3,9 @@ import { BFormTextarea, BModal } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call, ProblemError } from '../api/client'
+import { useOnce } from '../api/once'
 import type { Finding, ReleaseLine } from '../api/types'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useDesign } from './design'
 
@@ -13,6 +14,7 @@ const { t } = useI18n()
 const design = useDesign()
 const note = ref('')
 const error = ref<unknown>(null)
+const once = useOnce()
 const made = ref<ReleaseLine | null>(null)
 const shown = ref(true)
 const stops = computed<Finding[]>(() => (error.value instanceof ProblemError ? (error.value.problem.findings ?? []) : []))
@@ -20,7 +22,10 @@ const stops = computed<Finding[]>(() => (error.value instanceof ProblemError ? (
 async function make(): Promise<void> {
   error.value = null
   try {
-    made.value = await call<ReleaseLine>('POST', `/api/designs/${design.id}/releases`, { revision: design.revision, note: note.value })
+    const release = { revision: design.revision, note: note.value }
+    made.value = await once(JSON.stringify(release), (made_as) =>
+      call<ReleaseLine>('POST', `/api/designs/${design.id}/releases`, { ...release, made_as }),
+    )
   } catch (refused) {
     error.value = refused
   }
@@ -28,21 +33,13 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <BModal v-model="shown" :title="t('release.title')" @hidden="emit('close')">
+  <BModal v-model="shown" :title="t('release.title')" :header-close-label="t('close')" @hidden="emit('close')">
     <template v-if="!made">
       <label for="release-note">{{ t('release.note') }}</label>
       <BFormTextarea id="release-note" v-model="note" rows="2" maxlength="500" aria-describedby="note-hint" />
       <p id="note-hint" class="hint">{{ t('release.note-hint') }}</p>
       <RefusalNote :error="error" />
-      <ul class="findings short">
-        <li v-for="(finding, index) in stops" :key="index">
-          <FindingMark :severity="finding.severity" />
-          <span>
-            {{ finding.message }}
-            <span class="hint">{{ finding.mend }}</span>
-          </span>
-        </li>
-      </ul>
+      <FindingLines :findings="stops" />
     </template>
     <p v-else role="status">{{ t('release.done', { number: String(made.number) }) }}</p>
     <template #footer>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BFormInput, BModal } from 'bootstrap-vue-next'
+import { BFormInput, BModal, vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
@@ -82,11 +82,11 @@ function keys(scene: string, event: KeyboardEvent): void {
         @open="emit('open', scene, 'turned')" />
       <button
         v-else-if="design.scene === scene && editable && own[0] !== own[1]"
+        v-b-tooltip="t('layout.make', { orientation: orientation(turned) })"
         type="button"
         class="scene-sheet wanted"
         :style="{ aspectRatio: turned.join(' / ') }"
         :aria-label="t('layout.make', { orientation: orientation(turned) })"
-        :title="t('layout.make', { orientation: orientation(turned) })"
         @click="making = true">
         <span aria-hidden="true">+</span>
       </button>
@@ -106,7 +106,7 @@ function keys(scene: string, event: KeyboardEvent): void {
       </button>
       <button v-if="design.layout === 'turned'" type="button" class="plain" @click="drop">{{ t('layout.drop') }}</button>
     </template>
-    <BModal v-model="making" :title="t('layout.make', { orientation: orientation(turned) })" no-footer>
+    <BModal v-model="making" :title="t('layout.make', { orientation: orientation(turned) })" :header-close-label="t('close')" no-footer>
       <p>{{ t('layout.why', { orientation: orientation(turned) }) }}</p>
       <button type="button" class="choice" @click="make('crossed')">
         <strong>{{ t('layout.crossed') }}</strong>
@@ -117,7 +117,13 @@ function keys(scene: string, event: KeyboardEvent): void {
         <span class="hint">{{ t('layout.same-hint') }}</span>
       </button>
     </BModal>
-    <BModal v-if="naming" :model-value="true" :title="t(naming.scene ? 'scene.rename' : 'scene.add')" no-footer @hidden="naming = null">
+    <BModal
+      v-if="naming"
+      :model-value="true"
+      :title="t(naming.scene ? 'scene.rename' : 'scene.add')"
+      :header-close-label="t('close')"
+      no-footer
+      @hidden="naming = null">
       <form @submit.prevent="named">
         <label for="scene-name">{{ t('scene.name') }}</label>
         <BFormInput id="scene-name" v-model="naming.name" maxlength="80" required autofocus />

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import type { ClockFill, FontLine, TextFill, TextStyle } from '../api/types'
 import type { Item } from '../plan/types'
+import MeasureField from '../ui/MeasureField.vue'
 import ColourField from './ColourField.vue'
 import { useDesign } from './design'
 
@@ -41,8 +42,7 @@ function commit(): void {
   design.typing = false
 }
 onUnmounted(() => typing.value && commit())
-const whole = (key: keyof TextStyle, event: Event): void => {
-  const value = Number((event.target as HTMLInputElement).value)
+const whole = (key: keyof TextStyle, value: number): void => {
   const least = key === 'size' ? { min_size: Math.min(props.fill.min_size, value) } : {}
   emit('set', { [key]: value, ...least }, key)
 }
@@ -76,38 +76,33 @@ function family(event: Event): void {
     </label>
     <label>
       {{ t('fill.weight') }}
-      <BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', $event)">
+      <BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', Number(($event.target as HTMLSelectElement).value))">
         <option v-for="one in weights" :key="one">{{ one }}</option>
       </BFormSelect>
     </label>
   </div>
   <div class="field-row">
-    <label>
-      {{ t('fill.size') }}
-      <BFormInput size="sm" class="measure" type="number" min="1" max="4000" :model-value="fill.size" @change="whole('size', $event)" />
-    </label>
-    <label>
-      {{ t('fill.min') }}
-      <BFormInput
-        size="sm"
-        class="measure"
-        type="number"
-        min="1"
-        :max="fill.size"
-        :model-value="fill.min_size"
-        @change="whole('min_size', $event)" />
-    </label>
-    <label>
-      {{ t('fill.padding') }}
-      <BFormInput
-        size="sm"
-        class="measure"
-        type="number"
-        min="0"
-        max="10000"
-        :model-value="fill.padding"
-        @change="whole('padding', $event)" />
-    </label>
+    <MeasureField
+      :label="t('fill.size')"
+      unit="px"
+      path="/size"
+      :value="fill.size"
+      :refusal="design.refusal"
+      @set="whole('size', $event)" />
+    <MeasureField
+      :label="t('fill.min')"
+      unit="px"
+      path="/min_size"
+      :value="fill.min_size"
+      :refusal="design.refusal"
+      @set="whole('min_size', $event)" />
+    <MeasureField
+      :label="t('fill.padding')"
+      unit="px"
+      path="/padding"
+      :value="fill.padding"
+      :refusal="design.refusal"
+      @set="whole('padding', $event)" />
   </div>
   <div class="field-row">
     <label v-if="fill.kind === 'text'">

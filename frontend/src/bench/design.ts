@@ -114,6 +114,14 @@ export const useDesign = defineStore('design', () => {
   const send = client.send
   const setFill = (zone: string, fill: Fill, target = ''): Promise<boolean> =>
     send([{ do: 'fill.set', zone, fill }], target)
+  /** A fresh fill of a kind, or a medium, in a zone or as an entry of its playlist. */
+  const beginFill = (zone: string, kind: Fill['kind'], media?: string): Promise<boolean> =>
+    send([{ do: 'fill.begin', zone, kind, media, entry: id('e') }])
+  const beginEntry = (zone: string, kind: Fill['kind'], given: { media?: string; text?: string } = {}): string => {
+    const entry = id('e')
+    void send([{ do: 'entry.begin', zone, entry, kind, ...given }])
+    return entry
+  }
   const moveMullion = (mullion: Mullion, at: number, alone: boolean): Promise<boolean> =>
     send(
       [{ do: 'mullion.move', ...place.value, after: alone ? [mullion.after] : mullion.linked, at }],
@@ -174,6 +182,8 @@ export const useDesign = defineStore('design', () => {
     open,
     show,
     setFill,
+    beginFill,
+    beginEntry,
     moveMullion,
     split,
     span,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vBTooltip } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { DocumentAnswer } from '../api/types'
 import { useLabels } from './labels'
@@ -15,10 +16,10 @@ const kinds = ['undo', 'redo'] as const
   <button
     v-for="kind in kinds"
     :key="kind"
+    v-b-tooltip="labels.all(undo[kind])"
     type="button"
     class="btn btn-sm btn-outline-dark"
     :disabled="!undo[kind]"
-    :title="labels.all(undo[kind])"
     @click="emit('step', kind)">
     {{ t(`bench.${kind}`) }}
   </button>

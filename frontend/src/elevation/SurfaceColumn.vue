@@ -36,9 +36,12 @@ const tab = ref<string>('particulars')
   <PlaceTabs v-model="tab" :tabs="tabs" :label="t('bench.particulars')" :words="(one) => t(`surface.tab-${one}`)" panel="surface-panel" />
   <div id="surface-panel" role="tabpanel" :aria-labelledby="`surface-panel-${tab}`" tabindex="0">
     <SurfaceParticulars v-if="tab === 'particulars'" :surface="surface" :zone="zone" @gone="emit('leave')" />
-    <SheetFieldsForm v-else-if="tab === 'sheet'" :surface="surface" />
-    <ShapeChange v-else-if="tab === 'panels'" :surface="surface" />
-    <AreaFields v-else-if="tab === 'areas'" :surface="surface" />
-    <HistoryList v-else :document="surface.document" :revision="surface.revision" :zone="zone" />
+    <HistoryList v-else-if="tab === 'changes'" :document="surface.document" :revision="surface.revision" :zone="zone" />
+    <!-- What was begun in one of these stays while another is looked at. -->
+    <KeepAlive>
+      <SheetFieldsForm v-if="tab === 'sheet'" :key="`sheet ${surface.code}`" :surface="surface" />
+      <ShapeChange v-else-if="tab === 'panels'" :key="`panels ${surface.code}`" :surface="surface" />
+      <AreaFields v-else-if="tab === 'areas'" :key="`areas ${surface.code}`" :surface="surface" />
+    </KeepAlive>
   </div>
 </template>

@@ -7,7 +7,7 @@ import { call, ProblemError } from '../api/client'
 import type { SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import { inches, listed, metres, millimetres, pixels, timeOfDay } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 
@@ -131,15 +131,7 @@ async function archive(sure: boolean): Promise<void> {
       <span class="hint">{{ t('elevation.cap-thumb-source') }}</span>
     </dd>
   </dl>
-  <ul v-if="findings.length" class="findings short">
-    <li v-for="(finding, index) in findings" :key="index">
-      <FindingMark :severity="finding.severity" />
-      <span>
-        {{ finding.message }}
-        <span class="hint">{{ finding.mend }}</span>
-      </span>
-    </li>
-  </ul>
+  <FindingLines :findings="findings" />
   <h3>{{ t('elevation.designs') }}</h3>
   <p v-if="!surface.designs.length" class="hint">{{ t('elevation.no-design') }}</p>
   <ul class="lines">

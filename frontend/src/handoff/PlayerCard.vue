@@ -3,8 +3,10 @@ import { BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
+import { useOnce } from '../api/once'
 import type { PlayerLine, ReleaseLine } from '../api/types'
 import { useSession } from '../session/session'
+import PairingForm from './PairingForm.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { listed, timeOfDay } from '../ui/format'
 
@@ -14,16 +16,19 @@ const { t } = useI18n()
 const session = useSession()
 const chosen = ref<number | ''>('')
 const error = ref<unknown>(null)
+const once = useOnce()
 const mayHand = computed(() => session.may('hand_off'))
 const mayPair = computed(() => session.may('pair'))
 const words = (release: ReleaseLine): string => t('handoff.release', { name: release.name, number: String(release.number) })
 const shownRelease = computed(() => props.player.releases.find((one) => one.release === props.player.shows?.release))
 
 async function hand(release: number): Promise<void> {
-  await act(() => call('POST', `/api/players/${props.player.code}/hand-off`, { release, after: props.player.after }))
+  const order = { release, after: props.player.after }
+  await act(() =>
+    once(JSON.stringify(order), (made_as) => call('POST', `/api/players/${props.player.code}/hand-off`, { ...order, made_as })),
+  )
   chosen.value = ''
 }
-const pairing = (): Promise<void> => act(() => call('POST', `/api/players/${props.player.code}/pairing`, {}))
 async function act(work: () => Promise<unknown>): Promise<void> {
   error.value = null
   try {
@@ -44,7 +49,11 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
     </header>
     <p class="hint">
       <span class="measure">{{ player.code }}</span>
-      · {{ t(player.pairing_open ? 'handoff.pairing-open' : player.paired ? 'handoff.paired' : 'handoff.unpaired') }}
+      · {{ t(player.paired ? 'handoff.paired' : 'handoff.unpaired') }}
+    </p>
+    <p v-if="player.waits" class="refusal" role="status">
+      <strong>{{ player.waits.message }}</strong>
+      {{ player.waits.mend }}
     </p>
     <dl class="particulars">
       <dt>{{ t('handoff.should') }}</dt>
@@ -88,14 +97,14 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
       <button type="submit" class="btn btn-sm btn-primary" :disabled="chosen === ''">{{ t('handoff.hand') }}</button>
     </form>
     <p v-else-if="!player.releases.length" class="hint">{{ t('handoff.no-releases') }}</p>
-    <footer>
+    <component
+      :is="mayPair ? PairingForm : 'footer'"
+      v-bind="mayPair ? { player: player.code, paired: player.paired } : {}"
+      @changed="emit('changed')">
       <button v-if="mayHand && player.before" type="button" class="btn btn-sm btn-outline-dark" @click="hand(player.before.release)">
         {{ t('handoff.back', { number: String(player.before.number) }) }}
       </button>
-      <button v-if="mayPair && !player.pairing_open" type="button" class="btn btn-sm btn-outline-dark" @click="pairing">
-        {{ t('handoff.pairing') }}
-      </button>
-      <a :href="`/play/${player.code}`" target="_blank" rel="noopener">{{ t('handoff.open-player') }}</a>
-    </footer>
+      <a v-if="!mayPair" :href="`/play/${player.code}`" target="_blank" rel="noopener">{{ t('handoff.open-player') }}</a>
+    </component>
   </article>
 </template>

@@ -2,6 +2,7 @@ import { loadFace } from '../plan/faces'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
 import type { Held, Identity, Interval } from './store'
+import { verified } from './verified'
 
 /** Orders name a programme; those written before there were programmes, and not yet written again, a release. */
 interface Orders {
@@ -29,15 +30,10 @@ async function json<T>(path: string, init?: RequestInit): Promise<T> {
 
 export const fetchOrders = (identity: Identity): Promise<Orders> => json<Orders>(identity.orders)
 
-export async function pair(code: string): Promise<Identity | string> {
-  const response = await fetch(`/api/play/${code}/pair`, { method: 'POST' })
-  const body = (await response.json()) as Identity & { title: string; mend: string }
-  return response.ok ? body : `${body.title} ${body.mend}`
-}
-
 export async function askTime(): Promise<{ serverMs: number; atMonotonic: number; frozen: boolean }> {
   const sent = performance.now()
   const answer = await json<{ now_ms: number; frozen: boolean }>('/api/time')
+  if (!Number.isFinite(answer.now_ms)) throw new Error('time')
   return { serverMs: answer.now_ms, atMonotonic: (sent + performance.now()) / 2, frozen: answer.frozen }
 }
 
@@ -49,9 +45,6 @@ export async function sendProof(code: string, identity: Identity, proof: unknown
   })
   return response.status
 }
-
-const hex = (bytes: ArrayBuffer): string =>
-  [...new Uint8Array(bytes)].map((byte) => byte.toString(16).padStart(2, '0')).join('')
 
 export function wanted(orders: Orders): Wanted | null {
   if (orders.programme) return { ...orders.programme, intervals: [] }
@@ -73,24 +66,16 @@ export function wanted(orders: Orders): Wanted | null {
 }
 
 async function checked<T>(cache: Cache, url: string, sha256: string): Promise<T> {
-  const response = (await cache.match(url)) ?? (await fetch(url))
-  if (!response.ok) throw new Error(`${response.status}`)
-  const bytes = await response.clone().arrayBuffer()
-  if (globalThis.crypto?.subtle && hex(await crypto.subtle.digest('SHA-256', bytes)) !== sha256)
-    throw new Error('sha256')
-  await cache.put(url, response)
-  return JSON.parse(new TextDecoder().decode(bytes)) as T
+  return JSON.parse(new TextDecoder().decode(await verified(cache, url, sha256))) as T
 }
 
 async function takePlan({ sha256, base }: Interval['plan']): Promise<Plan> {
   const cache = await caches.open(`release-${sha256}`)
   const plan = asPlan(await checked<Plan | PlanOne>(cache, `${base}plan.json`, sha256))
-  for (const file of [
-    ...plan.media.map((medium) => base + medium.sha256),
-    ...plan.fonts.map((face) => `/fonts/${face.file}`),
-  ]) {
-    if (!(await cache.match(file))) await cache.add(file)
-  }
+  for (const medium of plan.media) await verified(cache, base + medium.sha256, medium.sha256)
+  // A face's file carries the beginning of its SHA-256 in its name.
+  for (const { file } of plan.fonts)
+    await verified(cache, `/fonts/${file}`, /-([0-9a-f]{8})\.ttf$/.exec(file)?.[1] ?? '')
   await Promise.all(plan.fonts.map(loadFace))
   return plan
 }

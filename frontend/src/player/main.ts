@@ -1,16 +1,8 @@
 import { loadFace } from '../plan/faces'
 import type { Showing } from '../plan/stage'
-import { askTime, fetchOrders, forgetOthers, pair, sendProof, takeWhole, wanted } from './fetching'
-import {
-  loadIdentity,
-  loadKept,
-  saveIdentity,
-  saveKept,
-  type Held,
-  type Identity,
-  type Interval,
-  type Kept,
-} from './store'
+import { askTime, fetchOrders, forgetOthers, sendProof, takeWhole, wanted } from './fetching'
+import { askToBe, ownIdentity } from './pairing'
+import { loadKept, saveKept, type Held, type Identity, type Interval, type Kept } from './store'
 import { SteadyClock } from './steady'
 import { RasterWindow, windowFor } from './window'
 import { say } from './words'
@@ -29,6 +21,7 @@ class Player {
   private readonly stage = new RasterWindow(root, (sha256) => `${this.interval?.plan.base ?? ''}${sha256}`, purpose)
   private shown: Showing = { scene: '', zones: {} }
   private failed = ''
+  private asks = false
 
   constructor(
     private readonly kept: Kept,
@@ -85,15 +78,18 @@ class Player {
       this.failed = error instanceof Error ? error.message : 'network'
       if (this.failed === '404') await this.pairAgain()
     }
-    if (!this.held && !this.kept.next) word.textContent = say('waiting', { player: this.identity.name })
+    if (!this.held && !this.kept.next && !this.asks) word.textContent = say('waiting', { player: this.identity.name })
   }
 
   private async pairAgain(): Promise<void> {
-    const paired = await pair(code).catch(() => 'away')
-    if (typeof paired === 'string') return
-    this.identity = paired
-    this.kept.ordersNumber = 0
-    await saveIdentity(code, paired)
+    const paired = await askToBe(code, this.identity).catch(() => null)
+    if (paired === null) return
+    if (typeof paired !== 'string') {
+      if (paired.orders !== this.identity.orders) this.kept.ordersNumber = 0
+      this.identity = paired
+    }
+    if (typeof paired === 'string' || this.asks) word.textContent = typeof paired === 'string' ? paired : ''
+    this.asks = typeof paired === 'string'
   }
 
   proof = async (): Promise<void> => {
@@ -140,15 +136,16 @@ async function start(): Promise<void> {
       .then(keepShell)
       .catch(() => undefined)
   else word.textContent = say('insecure')
-  let identity = await loadIdentity(code)
-  while (!identity) {
-    const paired = await pair(code).catch(() => say('away'))
+  let identity = await ownIdentity(code)
+  word.className = identity.orders === '' ? 'asks' : ''
+  while (identity.orders === '') {
+    const paired = await askToBe(code, identity).catch(() => say('away'))
     if (typeof paired === 'string') {
       word.textContent = paired
       await new Promise((resolve) => setTimeout(resolve, POLL_MS))
     } else {
       identity = paired
-      await saveIdentity(code, paired)
+      word.textContent = word.className = ''
     }
   }
   const kept = await loadKept(code)
@@ -161,7 +158,8 @@ async function start(): Promise<void> {
 }
 
 function repeat(work: () => Promise<void>, everyMs: number): void {
-  void work().finally(() => setTimeout(() => repeat(work, everyMs), everyMs))
+  // A little apart from each other, so that many players that begin together do not go on together.
+  void work().finally(() => setTimeout(() => repeat(work, everyMs), everyMs * (0.8 + 0.4 * Math.random())))
 }
 
 /** A card changes with the wiring, so it is asked for again and again; nothing of it is kept. */

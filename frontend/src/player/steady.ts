@@ -14,11 +14,12 @@ export class SteadyClock {
     wallMs: number,
   ) {
     this.lastMonotonic = monotonic()
-    this.base = this.target = wallMs - this.lastMonotonic
+    this.base = this.target = (Number.isFinite(wallMs) ? wallMs : 0) - this.lastMonotonic
   }
 
   /** What the server said, and when on the monotonic clock it must have said it (half the way there and back). */
   hear(serverMs: number, atMonotonic: number): void {
+    if (!Number.isFinite(serverMs) || !Number.isFinite(atMonotonic)) return
     this.target = serverMs - atMonotonic
     if (Math.abs(this.target - this.base) > STEP_ABOVE_MS) {
       this.base = this.target

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vBTooltip } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { fileSize, pixels, ratioText, seconds } from '../ui/format'
@@ -14,12 +15,12 @@ const { t } = useI18n()
       <span v-else class="frame-word">{{ t(`stock.${media.state}`) }}</span>
       <span v-if="media.duration_ms" class="duration">{{ seconds(media.duration_ms) }}</span>
     </div>
-    <h3 :title="media.name">{{ media.name }}</h3>
+    <h3 v-b-tooltip="media.name">{{ media.name }}</h3>
     <p v-if="media.size && media.ratio" class="measure">{{ pixels(...media.size) }} · {{ ratioText(media.ratio) }}</p>
-    <p v-if="media.fault" class="refusal">{{ media.fault }}</p>
+    <p v-if="media.fault" class="refusal">{{ media.fault.message }} {{ media.fault.mend }}</p>
     <p class="hint">
       {{ fileSize(media.bytes) }} ·
-      <span :title="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
+      <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
     </p>
     <slot />
   </article>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
+import { BFormInput, BFormSelect, BProgress } from 'bootstrap-vue-next'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
@@ -52,7 +52,11 @@ onMounted(() => void stock.load())
   <section class="stock" :class="{ over }" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="drop">
     <div class="place-head">
       <h1>{{ t('stock.title') }}</h1>
-      <p class="hint">{{ t('stock.drop') }} {{ t('stock.kinds') }}</p>
+      <p class="hint">
+        {{ t('stock.drop') }} {{ t('stock.kinds') }}
+        <br v-if="stock.freeBytes !== null" />
+        <span v-if="stock.freeBytes !== null" class="measure">{{ t('stock.free', { size: fileSize(stock.freeBytes) }) }}</span>
+      </p>
       <span class="spring" />
       <label class="visually-hidden" for="stock-search">{{ t('stock.search') }}</label>
       <BFormInput size="sm" id="stock-search" v-model="search" type="search" :placeholder="t('stock.search')" />
@@ -81,7 +85,7 @@ onMounted(() => void stock.load())
           <button type="button" class="plain" @click="stock.dismiss(one.key)">{{ t('close') }}</button>
         </template>
         <template v-else>
-          <progress :value="one.sent" :max="one.total" :aria-label="one.name" />
+          <BProgress :value="one.sent" :max="one.total" :aria-label="one.name" />
           <span class="measure">{{ fileSize(one.sent) }} / {{ fileSize(one.total) }}</span>
         </template>
       </li>

@@ -21,6 +21,8 @@ export const useUploads = defineStore('uploads', () => {
   const media = ref<MediaLine[]>([])
   const loaded = ref(false)
   const error = ref<unknown>(null)
+  /** Room that is left for the Stock: told to who looks after the machine. */
+  const freeBytes = ref<number | null>(null)
   let number = 0
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -32,7 +34,12 @@ export const useUploads = defineStore('uploads', () => {
 
   async function load(): Promise<void> {
     try {
-      media.value = (await call<{ media: MediaLine[] }>('GET', `/api/sites/${session.slug}/stock`)).media
+      const answer = await call<{ media: MediaLine[]; free_bytes: number | null }>(
+        'GET',
+        `/api/sites/${session.slug}/stock`,
+      )
+      media.value = answer.media
+      freeBytes.value = answer.free_bytes
       loaded.value = true
       error.value = null
       clearTimeout(timer)
@@ -63,5 +70,17 @@ export const useUploads = defineStore('uploads', () => {
   }
   const find = (id: string): MediaLine | undefined => media.value.find((one) => one.id === id)
 
-  return { uploads, media, loaded, error, active, percent, load, sendAll, dismiss, find }
+  return {
+    freeBytes,
+    uploads,
+    media,
+    loaded,
+    error,
+    active,
+    percent,
+    load,
+    sendAll,
+    dismiss,
+    find,
+  }
 })

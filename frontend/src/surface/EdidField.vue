@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { sendBytes } from '../api/client'
 import type { EdidAnswer } from '../api/surfaces'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import { millimetres, pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 
@@ -46,14 +46,6 @@ async function take(event: Event): Promise<void> {
       <dt>EDID</dt>
       <dd class="measure">{{ edid.version }}</dd>
     </dl>
-    <ul class="findings short">
-      <li v-for="finding in edid.findings" :key="finding.code">
-        <FindingMark :severity="finding.severity" />
-        <span>
-          {{ finding.message }}
-          <span class="hint">{{ finding.mend }}</span>
-        </span>
-      </li>
-    </ul>
+    <FindingLines :findings="edid.findings" />
   </template>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { Effects } from '../api/surfaces'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import PlanStill from '../ui/PlanStill.vue'
 import { pixels } from '../ui/format'
 
@@ -25,12 +25,7 @@ const { t } = useI18n()
           </span>
         </li>
       </ul>
-      <ul class="findings short">
-        <li v-for="(finding, index) in design.findings" :key="index">
-          <FindingMark :severity="finding.severity" />
-          <span>{{ finding.message }}</span>
-        </li>
-      </ul>
+      <FindingLines :findings="design.findings" />
     </div>
   </section>
 </template>

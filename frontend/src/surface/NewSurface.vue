@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { call, ProblemError } from '../api/client'
 import type { SheetFields, StandardMode } from '../api/surfaces'
 import type { Finding } from '../api/types'
+import FindingLines from '../ui/FindingLines.vue'
 import FindingMark from '../ui/FindingMark.vue'
 import { millimetres, pixels, ratioText } from '../ui/format'
 import PlaceTabs from '../ui/PlaceTabs.vue'
@@ -166,15 +167,7 @@ onMounted(async () => {
           </label>
         </div>
         <RefusalNote :error="unclaimed" />
-        <ul v-if="resolved?.findings.length" class="findings short">
-          <li v-for="(finding, index) in resolved.findings" :key="index">
-            <FindingMark :severity="finding.severity" />
-            <span>
-              {{ finding.message }}
-              <span class="hint">{{ finding.mend }}</span>
-            </span>
-          </li>
-        </ul>
+        <FindingLines :findings="resolved?.findings ?? []" />
         <div v-if="questions.length" class="questions" role="alertdialog" :aria-label="t('surface.asked')">
           <p v-for="question in questions" :key="question.code">
             <FindingMark severity="caution" />

@@ -7,7 +7,7 @@ import { useRoute } from 'vue-router'
 import { call } from '../api/client'
 import type { Output, ResolvedPanel, Slice, Wiring } from '../api/surfaces'
 import { useSession } from '../session/session'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ThingColumn from '../ui/ThingColumn.vue'
@@ -139,15 +139,7 @@ function words(panel: ResolvedPanel): string[] {
     </section>
     <ThingColumn :label="t('outputs.title')">
       <RefusalNote :error="unclaimed" />
-      <ul class="findings short" :aria-label="t('bench.preflight')">
-        <li v-for="(finding, index) in surface.wiring.findings" :key="index">
-          <FindingMark :severity="finding.severity" />
-          <span>
-            {{ finding.message }}
-            <span class="hint">{{ finding.mend }}</span>
-          </span>
-        </li>
-      </ul>
+      <FindingLines :findings="surface.wiring.findings" :label="t('bench.preflight')" />
       <p v-if="!surface.wiring.findings.length" class="hint">{{ t('outputs.clear') }}</p>
       <template v-if="session.may('mount')">
         <div class="button-row">

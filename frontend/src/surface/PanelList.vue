@@ -1,17 +1,16 @@
 <script setup lang="ts">
-import { BFormSelect } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { PanelShape, Resolved, Shape } from '../api/surfaces'
 import type { Finding } from '../api/types'
 import NumberField from './NumberField.vue'
+import TurnSelect from './TurnSelect.vue'
 
 /** A free arrangement by numbers: every panel with its place, turn and size; overlaps can be declared a blend. */
 const shape = defineModel<Shape>({ required: true })
 const props = defineProps<{ resolved: Resolved | null; chosen: string | null }>()
 const emit = defineEmits<{ choose: [id: string] }>()
 const { t } = useI18n()
-const turns = [0, 90, 180, 270] as const
 /** Every panel with the id and the place that the core would give it. */
 const panels = computed(() =>
   (shape.value.panels ?? []).map((panel, index) => ({
@@ -71,15 +70,10 @@ const blend = (finding: Finding): void =>
           unit="mm"
           :path="`/panels/${index}/position_mm/1`"
           @update:model-value="pair(index, 'position_mm', 1, $event)" />
-        <label>
-          {{ t('shape.panel-turn') }}
-          <BFormSelect
-            size="sm"
-            :model-value="panel.rotation ?? 0"
-            @change="set(index, { rotation: Number(($event.target as HTMLSelectElement).value) })">
-            <option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option>
-          </BFormSelect>
-        </label>
+        <TurnSelect
+          :model-value="panel.rotation ?? 0"
+          :label="t('shape.panel-turn')"
+          @update:model-value="set(index, { rotation: $event })" />
       </div>
       <div class="field-row">
         <NumberField

@@ -5,7 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import type { Effects, Shape, SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
-import FindingMark from '../ui/FindingMark.vue'
+import FindingLines from '../ui/FindingLines.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import EffectsList from './EffectsList.vue'
@@ -35,9 +35,10 @@ const turn = computed({
 })
 const single = computed(() => shape.value.panels?.length === 1)
 
+/** What is kept has become another: a draft that was made on it goes, and one that others' changes leave alone stays. */
 watch(
-  () => props.surface.shape,
-  (next) => void (shape.value = next),
+  () => JSON.stringify(props.surface.shape),
+  () => void (shape.value = props.surface.shape),
 )
 watch(shape, () => void (effects.value = null))
 
@@ -80,15 +81,7 @@ async function make(): Promise<void> {
     </button>
     <PanelList v-else v-model="shape" :resolved="resolved" :chosen="chosen" @choose="chosen = $event" />
     <RefusalNote :error="unclaimed" />
-    <ul v-if="resolved?.findings.length" class="findings short">
-      <li v-for="(finding, index) in resolved.findings" :key="index">
-        <FindingMark :severity="finding.severity" />
-        <span>
-          {{ finding.message }}
-          <span class="hint">{{ finding.mend }}</span>
-        </span>
-      </li>
-    </ul>
+    <FindingLines :findings="resolved?.findings ?? []" />
     <div v-if="changed" class="button-row">
       <button type="button" class="btn btn-sm btn-primary" :disabled="!!unresolved" @click="look">{{ t('surface.show-effects') }}</button>
       <button type="button" class="btn btn-sm btn-outline-dark" @click="shape = surface.shape">{{ t('surface.leave-it') }}</button>

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import type { ResolvedPanel, Slice } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import NumberField from './NumberField.vue'
+import TurnSelect from './TurnSelect.vue'
 
 /** One slice by numbers: what is taken from the canvas, where it lies in the signal, turned and mirrored how. */
 const slice = defineModel<Slice>({ required: true })
@@ -26,15 +27,7 @@ function side(key: 'canvas' | 'raster', at: number, value: number | null): void 
           <option v-for="panel in panels" :key="panel.id" :value="panel.id">{{ panel.letter }} ({{ panel.number }})</option>
         </BFormSelect>
       </label>
-      <label>
-        {{ t('outputs.turn') }}
-        <BFormSelect
-          size="sm"
-          :model-value="slice.turn"
-          @change="slice = { ...slice, turn: Number(($event.target as HTMLSelectElement).value) }">
-          <option v-for="turn in [0, 90, 180, 270]" :key="turn" :value="turn">{{ turn }}°</option>
-        </BFormSelect>
-      </label>
+      <TurnSelect :model-value="slice.turn" :label="t('outputs.turn')" @update:model-value="slice = { ...slice, turn: $event }" />
       <BFormCheckbox :model-value="slice.mirror" @update:model-value="slice = { ...slice, mirror: !slice.mirror }">
         {{ t('outputs.mirror') }}
       </BFormCheckbox>

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { BFormRadio, BFormSelect } from 'bootstrap-vue-next'
+import { BFormRadio } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { GridShape, PanelShape, Shape } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import NumberField from './NumberField.vue'
+import TurnSelect from './TurnSelect.vue'
 
 /** How the panels stand: columns × rows of one panel, with bezels, gaps, and whether the picture goes on behind the seams. */
 const shape = defineModel<Shape>({ required: true })
 defineProps<{ figures?: boolean }>()
 const { t } = useI18n()
 const sides = ['left', 'top', 'right', 'bottom'] as const
-const turns = [0, 90, 180, 270] as const
 const grid = (): GridShape => shape.value.grid ?? { columns: 1, rows: 1, panel: (shape.value.panels?.[0] ?? {}) as PanelShape }
 const put = (change: Partial<GridShape>): void => void (shape.value = { ...shape.value, grid: { ...grid(), ...change } })
 const panel = (change: Partial<PanelShape>): void => put({ panel: { ...grid().panel, ...change } })
@@ -45,15 +45,10 @@ function gap(axis: number, value: number | null): void {
         :label="t('shape.rows')"
         path="/grid/rows"
         @update:model-value="put({ rows: $event ?? 0 })" />
-      <label>
-        {{ t('shape.panel-turn') }}
-        <BFormSelect
-          size="sm"
-          :model-value="shape.grid.panel.rotation ?? 0"
-          @change="panel({ rotation: Number(($event.target as HTMLSelectElement).value) })">
-          <option v-for="turn in turns" :key="turn" :value="turn">{{ turn }}°</option>
-        </BFormSelect>
-      </label>
+      <TurnSelect
+        :model-value="shape.grid.panel.rotation ?? 0"
+        :label="t('shape.panel-turn')"
+        @update:model-value="panel({ rotation: $event })" />
     </div>
     <p class="group-label">{{ t('shape.each-panel') }}</p>
     <slot />

@@ -25,7 +25,7 @@ const keys: [string, string][] = [
 </script>
 
 <template>
-  <BModal v-model="open" :title="t('keys.title')" ok-only :ok-title="t('close')">
+  <BModal v-model="open" :title="t('keys.title')" :header-close-label="t('close')" ok-only :ok-title="t('close')">
     <dl class="keys">
       <template v-for="[key, word] in keys" :key="word">
         <dt>

@@ -4,6 +4,7 @@ import { onMounted, onUnmounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { useSession } from '../session/session'
+import SessionSheet from '../session/SessionSheet.vue'
 import { useUploads } from '../stock/uploads'
 import KeySheet from './KeySheet.vue'
 
@@ -12,6 +13,7 @@ const session = useSession()
 const uploads = useUploads()
 const router = useRouter()
 const keys = ref(false)
+const where = ref(false)
 const places = ['elevation', 'bench', 'stock', 'hand-off'] as const
 
 async function signOut(): Promise<void> {
@@ -52,8 +54,10 @@ onUnmounted(() => removeEventListener('keydown', help))
     <button class="plain" type="button" :aria-label="t('lintel.keys')" @click="keys = true">?</button>
     <BDropdown v-if="session.me" variant="link" :text="session.me.name" toggle-class="person" no-caret end>
       <BDropdownText>{{ t(`role.${session.me.role}`) }}</BDropdownText>
+      <BDropdownItemButton @click="where = true">{{ t('session.where') }}</BDropdownItemButton>
       <BDropdownItemButton @click="signOut">{{ t('session.out') }}</BDropdownItemButton>
     </BDropdown>
     <KeySheet v-model="keys" />
+    <SessionSheet v-model="where" :zone="session.site?.zone ?? 'UTC'" />
   </header>
 </template>

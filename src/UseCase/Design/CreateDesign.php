@@ -10,6 +10,7 @@ use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Input;
@@ -65,7 +66,12 @@ final readonly class CreateDesign
             $scene,
         );
         $this->entities->wrapInTransaction(function () use ($id, $row, $area, $design, $name, $person): void {
+            // One after another at a surface, so that the same id sent ten times at once is one design.
+            $this->surfaces->lock($row);
             $known = $this->documents->load($id, true);
+            if ($known !== null && $known->surfaceId !== $row->id) {
+                throw Conflict::because('request.id_taken', ['id' => $id]);
+            }
             if ($known === null) {
                 $this->documents->add(
                     new LoadedDocument($id, DesignKind::NAME, $row->site->id, $row->id, $area, 0, $design),

@@ -43,7 +43,7 @@ final readonly class EditDocument
     public function __invoke(string $id, Input $input, Person $person): array
     {
         $input->keys(['batch', 'client', 'revision', 'shown', 'commands', 'view', 'sure']);
-        [$batchId, $client] = [$input->text('batch', 36, 36), $input->text('client', 36, 36)];
+        [$batchId, $client] = [$input->uuid('batch'), $input->uuid('client')];
         $view = View::parse($input->optional('view'));
         $sure = $input->has('sure') && $input->bool('sure');
 
@@ -57,7 +57,10 @@ final readonly class EditDocument
             $sure,
         ) {
             [$head, $desk] = $this->desks->open($id, $person, true);
-            if ($this->documents->knows($batchId) !== null) {
+            $known =
+                $this->documents->knows($batchId, $id, $person, Nature::Edit) ??
+                throw Conflict::because('request.id_taken', ['id' => $batchId]);
+            if ($known) {
                 return $desk->whole($head, $person, $view) + ['between' => [], 'repeated' => true];
             }
             $kind = $this->kinds->named($head->kind);

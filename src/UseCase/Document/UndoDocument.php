@@ -39,12 +39,15 @@ final readonly class UndoDocument
     public function __invoke(string $id, Input $input, Person $person, Nature $nature): array
     {
         $input->keys(['batch', 'client', 'view']);
-        [$batchId, $client] = [$input->text('batch', 36, 36), $input->text('client', 36, 36)];
+        [$batchId, $client] = [$input->uuid('batch'), $input->uuid('client')];
         $view = View::parse($input->optional('view'));
 
         return $this->entities->wrapInTransaction(function () use ($id, $person, $nature, $batchId, $client, $view) {
             [$head, $desk] = $this->desks->open($id, $person, true);
-            if ($this->documents->knows($batchId) !== null) {
+            $known =
+                $this->documents->knows($batchId, $id, $person, $nature) ??
+                throw Conflict::because('request.id_taken', ['id' => $batchId]);
+            if ($known) {
                 return $desk->whole($head, $person, $view) + ['between' => [], 'repeated' => true];
             }
             $target = $this->target($head, $person, $nature);
@@ -82,10 +85,7 @@ final readonly class UndoDocument
     private function target(LoadedDocument $head, Person $person, Nature $nature): Step
     {
         $own = $this->documents->newestOf($head->id, $person);
-        $next =
-            $nature === Nature::Undo
-                ? History::nextUndo($own, (string) $person->id)
-                : History::nextRedo($own, (string) $person->id);
+        $next = History::next($own, (string) $person->id)[$nature === Nature::Undo ? 'undo' : 'redo'];
         $target = $next === null ? null : $this->documents->stepOf($head->id, $next->number);
         if ($target === null) {
             throw Conflict::because('undo.nothing');

@@ -23,16 +23,9 @@ final readonly class Undoable
      */
     public function describe(LoadedDocument $head, Person $person): array
     {
-        $author = (string) $person->id;
-        $undo = History::nextUndo($this->documents->newestOf($head->id, $person), $author);
-        $redo = History::nextRedo($this->documents->newestOf($head->id, $person), $author);
-
-        return ['undo' => $this->labels($head, $undo), 'redo' => $this->labels($head, $redo)];
-    }
-
-    /** @return ?list<array<string, mixed>> */
-    private function labels(LoadedDocument $head, ?Step $step): ?array
-    {
-        return $step === null ? null : $this->documents->labels($head->id, $step->number);
+        return array_map(
+            fn (?Step $step) => $step === null ? null : $this->documents->labels($head->id, $step->number),
+            History::next($this->documents->newestOf($head->id, $person), (string) $person->id),
+        );
     }
 }

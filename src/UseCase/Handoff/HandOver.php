@@ -9,12 +9,14 @@ use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Release;
+use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Player\MakeProgramme;
 use UpperPane\App\UseCase\Player\PlayerStates;
+use UpperPane\App\UseCase\Player\PublishJob;
 use UpperPane\App\UseCase\Player\PublishOrders;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Input;
@@ -37,6 +39,7 @@ final readonly class HandOver
         private ShiftedClock $clock,
         private Gate $gate,
         private Recorder $recorder,
+        private Queue $queue,
     ) {
     }
 
@@ -47,14 +50,21 @@ final readonly class HandOver
      */
     public function __invoke(string $code, Input $input, Person $person): array
     {
-        $input->keys(['release', 'after']);
+        $input->keys(['release', 'after', 'made_as']);
+        $madeAs = $input->uuid('made_as');
         $releaseId = $input->int('release', 1, \PHP_INT_MAX);
         $after = $input->int('after', 0, \PHP_INT_MAX);
-        $player = $this->entities->wrapInTransaction(function () use ($code, $releaseId, $after, $person) {
+        $player = $this->entities->wrapInTransaction(function () use ($code, $releaseId, $after, $madeAs, $person) {
             $player = $this->players->byCode($code) ?? throw Absent::named('player');
             $this->gate->demand($person, Right::HandOff, $player->surface->site);
             $this->players->lock($player);
             $release = $this->entities->find(Release::class, $releaseId) ?? throw Absent::named('release');
+            $known = $this->players->handedAs($madeAs);
+            if ($known !== null) {
+                return $known->player === $player
+                    ? $player
+                    : throw Conflict::because('request.id_taken', ['id' => $madeAs]);
+            }
             $current = $this->players->order($player);
             if (($current->number ?? 0) !== $after) {
                 throw Conflict::because('hand_off.changed', [
@@ -78,9 +88,11 @@ final readonly class HandOver
                     $person,
                     $this->clock->now(),
                     ($this->programme)($player->surface, $release, $startMs),
+                    $madeAs,
                 ),
             );
             ++$player->ordersNumber;
+            $this->queue->add(PublishJob::KIND, ['player' => $player->code]);
             $this->entities->flush();
 
             return $player;

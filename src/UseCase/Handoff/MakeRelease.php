@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Handoff;
 
 use Doctrine\ORM\EntityManagerInterface;
-use UpperPane\App\Adapter\Published;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Person;
@@ -23,7 +22,6 @@ use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Design\Design;
-use UpperPane\Core\Plan\DataSheet;
 use UpperPane\Core\Site\Right;
 
 /**
@@ -37,7 +35,6 @@ final readonly class MakeRelease
         private Documents $documents,
         private Releases $releases,
         private Planning $planning,
-        private Published $published,
         private ShiftedClock $clock,
         private Gate $gate,
         private Recorder $recorder,
@@ -51,15 +48,25 @@ final readonly class MakeRelease
      */
     public function __invoke(string $designId, Input $input, Person $person): array
     {
-        $input->keys(['revision', 'note']);
+        $input->keys(['revision', 'note', 'made_as']);
         $note = trim($input->text('note', 500));
-        $release = $this->entities->wrapInTransaction(function () use ($designId, $input, $note, $person) {
+        $madeAs = $input->uuid('made_as');
+        $release = $this->entities->wrapInTransaction(function () use ($designId, $input, $note, $madeAs, $person) {
             $loaded = $this->documents->load($designId, true) ?? throw Absent::named('design');
+            $known = $this->releases->madeAs($madeAs);
+            if ($known !== null) {
+                // Sent again after a lost answer: it is the same one.
+                $this->gate->demand($person, Right::Release, $known->surface->site);
+
+                return $known->design->id === $designId
+                    ? $known
+                    : throw Conflict::because('request.id_taken', ['id' => $madeAs]);
+            }
             if ($input->int('revision', 0, \PHP_INT_MAX) !== $loaded->revision) {
                 throw Conflict::because('release.revision', ['revision' => $loaded->revision]);
             }
 
-            return $this->sealed($loaded, $note, $person);
+            return $this->sealed($loaded, $note, $madeAs, $person);
         });
         $this->recorder->record($person, 'release.make', $designId, [
             'number' => $release->number,
@@ -69,7 +76,7 @@ final readonly class MakeRelease
         return PlayerStates::release($release) + ['findings' => $release->findings];
     }
 
-    private function sealed(LoadedDocument $loaded, string $note, Person $person): Release
+    private function sealed(LoadedDocument $loaded, string $note, string $madeAs, Person $person): Release
     {
         $design = $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
         $surface = $this->planning->surface($loaded);
@@ -97,12 +104,7 @@ final readonly class MakeRelease
             array_map($write, $judgement->findings),
             CanonicalJson::sha256($plan),
             bin2hex(random_bytes(20)),
-        );
-        $this->published->pack($release->folder, CanonicalJson::encode($plan), $plan['media']);
-        $this->published->file(
-            "released/{$release->folder}",
-            'sheet.json',
-            CanonicalJson::encode(DataSheet::none()->toArray()),
+            $madeAs,
         );
         $this->entities->persist($release);
         $this->entities->flush();

@@ -5,25 +5,21 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
-use UpperPane\App\Adapter\Published;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\ProgrammeRow;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Programmes;
-use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Plan\Programme;
 
 /**
- * A new programme of a surface: one release from an instant on. It is stored and published; a row of it is never
- * changed.
+ * A new programme of a surface: one release from an instant on. It is stored; a row of it is never changed.
  */
 final readonly class MakeProgramme
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private Programmes $programmes,
-        private Published $published,
         private ShiftedClock $clock,
     ) {
     }
@@ -49,11 +45,6 @@ final readonly class MakeProgramme
             bin2hex(random_bytes(20)),
             $programme->toArray(),
             $this->clock->now(),
-        );
-        $this->published->file(
-            "released/{$row->folder}",
-            'programme.json',
-            CanonicalJson::encode($programme->toArray()),
         );
         $this->entities->persist($row);
 

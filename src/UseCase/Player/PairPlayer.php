@@ -6,64 +6,89 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\Published;
+use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Job\Queue;
+use UpperPane\App\Repository\Knocks;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\UseCase\Absent;
-use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Site\PairingCode;
 use UpperPane\Core\Site\Right;
 
-/** A player shows its code once while pairing is open and gets a token of its own; pairing closes behind it. */
+/**
+ * A page makes up a token and asks to be a player; it shows a code until a technician types that code. A token is sent
+ * by the page alone and kept as a hash, so asking again, or an answer that was lost, changes nothing.
+ */
 final readonly class PairPlayer
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private Players $players,
+        private Knocks $knocks,
         private PublishOrders $orders,
         private Published $published,
         private Gate $gate,
         private Recorder $recorder,
+        private Queue $queue,
+        private ShiftedClock $clock,
     ) {
     }
 
     /**
-     * @return array{token: string, orders: string, name: string}
+     * @return array<string, string|int> `orders` and `name` for the player; else the `code` to show and `until_ms`
      *
-     * @throws Conflict `pairing.closed`
+     * @throws Refusal `pairing.token_form`
      */
-    public function pair(string $code): array
+    public function ask(string $code, string $token): array
     {
-        $token = bin2hex(random_bytes(24));
-        [$player, $oldKey] = $this->entities->wrapInTransaction(function () use ($code, $token): array {
-            $player = $this->players->byCode($code) ?? throw Absent::named('player');
-            $this->players->lock($player);
-            if (!$player->pairingOpen) {
-                throw Conflict::because('pairing.closed', ['code' => $code]);
-            }
-            $oldKey = $player->ordersKey;
-            $player->tokenHash = hash('sha256', $token);
-            $player->ordersKey = bin2hex(random_bytes(20));
-            $player->pairingOpen = false;
-            ++$player->ordersNumber;
+        $hash = self::hash($token, '');
+        $player = $this->players->byCode($code) ?? throw Absent::named('player');
 
-            return [$player, $oldKey];
-        });
-        $this->published->withdraw($oldKey);
-        ($this->orders)($player);
-        $this->recorder->record(null, 'player.pair', $code);
-
-        return ['token' => $token, 'orders' => "/orders/{$player->ordersKey}.json", 'name' => $player->name];
+        return $player->tokenHash !== null && hash_equals($player->tokenHash, $hash)
+            ? ['state' => 'paired', 'orders' => "/orders/{$player->ordersKey}.json", 'name' => $player->name]
+            : ['state' => 'waiting', 'name' => $player->name]
+                + $this->knocks->of($player, $hash, $this->clock->nowMs());
     }
 
-    public function open(string $code, Person $person): void
+    /**
+     * Makes the page that shows a code the player, or the one that this person opens with a token made up for it. What
+     * was the player before is none any more, and the address of its orders goes.
+     *
+     * @param Input $input `pairing_code` as typed, or `token`
+     *
+     * @throws Refusal `pairing.unknown` at `/pairing_code`
+     */
+    public function admit(string $code, Input $input, Person $person): void
     {
+        $input->keys(['pairing_code', 'token']);
         $player = $this->players->byCode($code) ?? throw Absent::named('player');
         $this->gate->demand($person, Right::Pair, $player->surface->site);
-        $player->pairingOpen = true;
-        $this->entities->flush();
-        $this->recorder->record($person, 'player.open_pairing', $code);
+        $hash = $input->has('token')
+            ? self::hash($input->text('token'), $input->pathTo('token'))
+            : $this->shown($player, $input->child('pairing_code'));
+        $oldKey = $this->entities->wrapInTransaction(function () use ($player, $hash): ?string {
+            $this->players->lock($player);
+            if ($player->tokenHash === $hash) {
+                return null;
+            }
+            $oldKey = $player->ordersKey;
+            $player->tokenHash = $hash;
+            $player->ordersKey = bin2hex(random_bytes(20));
+            ++$player->ordersNumber;
+            $this->queue->add(PublishJob::KIND, ['player' => $player->code]);
+
+            return $oldKey;
+        });
+        if ($oldKey !== null) {
+            $this->published->withdraw($oldKey);
+            ($this->orders)($player);
+            $this->recorder->record($person, 'player.pair', $code);
+        }
     }
 
     public function byToken(string $code, string $token): ?Player
@@ -71,5 +96,23 @@ final readonly class PairPlayer
         $player = $this->players->byCode($code);
 
         return $player?->tokenHash !== null && hash_equals($player->tokenHash, hash('sha256', $token)) ? $player : null;
+    }
+
+    private function shown(Player $player, Input $typed): string
+    {
+        $code = PairingCode::parse($typed);
+
+        return $this->knocks->showing($player, $code, $this->clock->nowMs())
+            ?? throw Refusal::because('pairing.unknown', $typed->path, [
+                'typed' => $code->signs,
+                'player' => $player->code,
+            ]);
+    }
+
+    private static function hash(string $token, string $path): string
+    {
+        return preg_match('/^[0-9a-f]{48}$/D', $token) === 1
+            ? hash('sha256', $token)
+            : throw Refusal::because('pairing.token_form', $path);
     }
 }

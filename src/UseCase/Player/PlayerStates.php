@@ -12,6 +12,7 @@ use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Repository\Players;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Handoff\PlayerState;
 
@@ -36,7 +37,9 @@ final readonly class PlayerStates
             'name' => $player->name,
             'surface' => ['code' => $player->surface->code, 'name' => $player->surface->name],
             'paired' => $player->tokenHash !== null,
-            'pairing_open' => $player->pairingOpen,
+            'waits' => $player->publishFault === null
+                    ? null
+                    : Refusal::because($player->publishFault['code'], '', $player->publishFault['params'])->toArray(),
             'state' => $this->state($order, $proof)->value,
             'ordered' => $order === null
                     ? null

@@ -6,12 +6,18 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\Published;
+use UpperPane\App\Adapter\Unwritten;
+use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Sealed;
+use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Core\Plan\DataSheet;
 
 /**
- * Writes a player's orders from the database: the programme it follows and the sheets that go with it. Any node may do
- * it at any time.
+ * Writes all that a player needs, from the database: its release, the programme it follows, and its orders, which name
+ * both. Any node may do it at any time; what is there and right is left alone. What cannot be written is said on the
+ * player and tried again.
  */
 final readonly class PublishOrders
 {
@@ -21,11 +27,30 @@ final readonly class PublishOrders
         private EntityManagerInterface $entities,
         private Players $players,
         private Published $published,
+        private Sealed $sealed,
         private MakeProgramme $programme,
     ) {
     }
 
-    public function __invoke(Player $player): void
+    /** @return bool whether everything is there */
+    public function __invoke(Player $player): bool
+    {
+        $fault = null;
+        try {
+            $this->write($player);
+        } catch (Unwritten $unwritten) {
+            $fault = ['code' => $unwritten->why->refusalCode, 'params' => $unwritten->why->params];
+        }
+        if ($player->publishFault !== $fault) {
+            $player->publishFault = $fault;
+            $this->entities->flush();
+        }
+
+        return $fault === null;
+    }
+
+    /** @throws Unwritten */
+    private function write(Player $player): void
     {
         $order = $this->players->order($player);
         if ($order !== null && $order->programme === null) {
@@ -35,6 +60,7 @@ final readonly class PublishOrders
             );
             $this->entities->flush();
         }
+        $order === null || $this->pack($order);
         $programme = $order?->programme;
         $this->published->order($player->ordersKey, [
             'orders' => self::VERSION,
@@ -48,5 +74,26 @@ final readonly class PublishOrders
                     ],
             'sheets' => [],
         ]);
+    }
+
+    /** @throws Unwritten */
+    private function pack(HandOff $order): void
+    {
+        $release = $order->release;
+        $this->published->pack(
+            $release->folder,
+            [
+                'sheet.json' => CanonicalJson::encode(DataSheet::none()->toArray()),
+                'plan.json' => $this->sealed->plan($release),
+            ],
+            $release->plan['media'],
+        );
+        if ($order->programme !== null) {
+            $this->published->pack(
+                $order->programme->folder,
+                ['programme.json' => $this->sealed->programme($order->programme)],
+                [],
+            );
+        }
     }
 }

@@ -11,11 +11,14 @@ use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Entity\Site;
 use UpperPane\App\Job\InspectMedia;
 use UpperPane\App\Job\Queue;
+use UpperPane\App\Repository\Sites;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Picture\Room;
 use UpperPane\Core\Site\Right;
 
 /** Takes a file into the Stock: what it is is read from its bytes, not its name. The worker looks at it afterwards. */
@@ -36,6 +39,8 @@ final readonly class AddMedia
         private Queue $queue,
         private Gate $gate,
         private Recorder $recorder,
+        private Sites $sites,
+        private string $varDir,
     ) {
     }
 
@@ -44,7 +49,7 @@ final readonly class AddMedia
      *
      * @return array<string, mixed>
      *
-     * @throws Refusal `stock.empty`, `stock.type`
+     * @throws Refusal `stock.empty`, `stock.type`, `stock.no_room`
      */
     public function __invoke(string $siteSlug, string $path, string $name, Person $person): array
     {
@@ -61,12 +66,33 @@ final readonly class AddMedia
                 'known' => array_values(self::KINDS),
             ]);
         }
+        Room::demand((int) disk_free_space($this->varDir), $bytes);
         $sha256 = (string) hash_file('sha256', $path);
+        return $this->entities->wrapInTransaction(
+            fn () => $this->add($site, $path, $name, $sha256, $mime, $bytes, $person),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private function add(
+        Site $site,
+        string $path,
+        string $name,
+        string $sha256,
+        string $mime,
+        int $bytes,
+        Person $person,
+    ): array {
+        // One after another, so that the same file sent twelve times at once is one medium.
+        $this->sites->lock($site);
         $known = $this->entities->getRepository(Media::class)->findOneBy(['sha256' => $sha256, 'site' => $site]);
-        if ($known !== null) {
+        if ($known !== null && $known->state !== Media::FAILED) {
             return StockList::line($known, 0) + ['already' => true];
         }
         $this->keep($path, $sha256);
+        if ($known !== null) {
+            return StockList::line($this->again($known, $person), 0);
+        }
         $media = new Media(
             Uuid::v7()->toRfc4122(),
             $site,
@@ -85,6 +111,18 @@ final readonly class AddMedia
         });
 
         return StockList::line($media, 0);
+    }
+
+    /** A file that could not be used is looked at anew: it may have been a full disk, or an older version of us. */
+    private function again(Media $media, Person $person): Media
+    {
+        $this->entities->wrapInTransaction(function () use ($media, $person): void {
+            [$media->state, $media->fault] = [Media::WAITING, null];
+            $this->queue->add(InspectMedia::KIND, ['media' => $media->id]);
+            $this->recorder->record($person, 'stock.again', $media->id, ['name' => $media->name]);
+        });
+
+        return $media;
     }
 
     /** Written to a temporary name and moved, so that nobody ever sees half a file. */

@@ -9,8 +9,12 @@ use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\References;
 use UpperPane\App\UseCase\Gate;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\Room;
+use UpperPane\Core\Site\Right;
 
 /** The Stock of a site, newest first, with where each file is used. */
 final readonly class StockList
@@ -19,10 +23,11 @@ final readonly class StockList
         private EntityManagerInterface $entities,
         private References $references,
         private Gate $gate,
+        private string $varDir,
     ) {
     }
 
-    /** @return array{media: list<array<string, mixed>>} */
+    /** @return array{media: list<array<string, mixed>>, free_bytes: ?int} free: what the administrator is told */
     public function __invoke(string $siteSlug, Person $person): array
     {
         $site = $this->gate->site($siteSlug, $person);
@@ -38,6 +43,9 @@ final readonly class StockList
                 ],
                 $media,
             ),
+            'free_bytes' => $this->gate->may($person, Right::Run, $site)
+                ? max(0, (int) disk_free_space($this->varDir) - Room::KEPT_BYTES)
+                : null,
         ];
     }
 
@@ -50,10 +58,13 @@ final readonly class StockList
             'id' => $media->id,
             'name' => $media->name,
             'mime' => $media->mime,
+            'kind' => FillKind::ofMedium($media->mime)->value,
             'bytes' => $media->bytes,
             'sha256' => $media->sha256,
             'state' => $media->state,
-            'fault' => $media->fault,
+            'fault' => $media->fault === null
+                ? null
+                : Refusal::because($media->fault['code'], '', $media->fault['params'])->toArray(),
             'uses' => $uses,
             'size' => $size?->toArray(),
             'ratio' => $size === null ? null : Ratio::of($size)->toArray(),

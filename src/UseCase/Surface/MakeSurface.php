@@ -54,7 +54,7 @@ final readonly class MakeSurface
     public function __invoke(string $siteSlug, Input $input, Person $person): array
     {
         $input->keys(['made_as', 'portrait', 'sure', 'outputs', ...SurfaceSheet::FIELDS]);
-        $madeAs = $input->id('made_as');
+        $madeAs = $input->uuid('made_as');
         $site = $this->gate->site($siteSlug, $person, Right::Mount);
         /** @var array<string, mixed> $raw */
         $raw = $input->raw();
@@ -83,7 +83,7 @@ final readonly class MakeSurface
         $input->keys(['made_as', 'name']);
         $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
         $this->gate->demand($person, Right::Mount, $row->site);
-        [$name, $madeAs] = [$input->text('name', 120, 1), $input->id('made_as')];
+        [$name, $madeAs] = [$input->text('name', 120, 1), $input->uuid('made_as')];
 
         return $this->once($row->site, $madeAs, function () use ($row, $name, $madeAs, $person): string {
             $set = [

@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Adapter;
+
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\Process;
+
+/**
+ * The one way to ffmpeg, ffprobe and their like: they see files of strangers, so they run as nobody, alone in a group
+ * of processes that ends with them, with bounds on time, memory and what they write. While one runs, the {@see Pulse}
+ * goes on.
+ */
+final readonly class OutsideProgram
+{
+    private const MEMORY_BYTES = 2 << 30;
+    private const FILE_BYTES = 64 << 20;
+    private const LOOK_EVERY_US = 20_000;
+    private const NOBODY = ['setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups', '--no-new-privs', '--'];
+
+    public function __construct(private Pulse $pulse)
+    {
+    }
+
+    /**
+     * @param list<string> $command that writes to its standard output
+     *
+     * @return ?string what it wrote; null when it ended with a fault, or went beyond its bounds
+     */
+    public function output(array $command, int $mostSeconds): ?string
+    {
+        $process = new Process(
+            [
+                'setsid',
+                ...\function_exists('posix_geteuid') && posix_geteuid() === 0 ? self::NOBODY : [],
+                'prlimit',
+                '--as='.self::MEMORY_BYTES,
+                '--cpu='.(2 * $mostSeconds),
+                '--fsize='.self::FILE_BYTES,
+                '--core=0',
+                '--',
+                ...$command,
+            ],
+            '/',
+            ['PATH' => '/usr/local/bin:/usr/bin:/bin', 'HOME' => '/nonexistent'],
+            timeout: $mostSeconds,
+        );
+        $process->start();
+        $group = $process->getPid();
+        try {
+            while ($process->isRunning()) {
+                $process->checkTimeout();
+                $this->pulse->goesOn();
+                usleep(self::LOOK_EVERY_US);
+            }
+
+            return $process->isSuccessful() ? $process->getOutput() : null;
+        } catch (ProcessTimedOutException) {
+            return null;
+        } finally {
+            if ($group !== null) {
+                posix_kill(-$group, \SIGKILL);
+            }
+        }
+    }
+}

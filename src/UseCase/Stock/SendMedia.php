@@ -1,0 +1,39 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Stock;
+
+use Doctrine\DBAL\Connection;
+use League\Flysystem\FilesystemOperator;
+use UpperPane\App\Adapter\MediaFiles;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Absent;
+
+/** A file of the Stock for someone who may see it: one that was removed, or is another site's, is not there. */
+final readonly class SendMedia
+{
+    public function __construct(private Connection $database, private FilesystemOperator $files)
+    {
+    }
+
+    /**
+     * @return array{path: string, mime: string} where it lies in the storage, and what it is
+     *
+     * @throws Absent
+     */
+    public function __invoke(string $sha256, bool $thumbnail, Person $person): array
+    {
+        $mime = $this->database->fetchOne(
+            'SELECT m.mime FROM media m JOIN access a ON a.site_id = m.site_id '.
+                'WHERE m.sha256 = ? AND a.person_id = ? LIMIT 1',
+            [$sha256, $person->id],
+        );
+        $path = $thumbnail ? MediaFiles::thumbnail($sha256) : MediaFiles::original($sha256);
+        if ($mime === false || !$this->files->fileExists($path)) {
+            throw Absent::named('file');
+        }
+
+        return ['path' => $path, 'mime' => $thumbnail ? 'image/webp' : (string) $mime];
+    }
+}

@@ -1,0 +1,153 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Sweep;
+
+use Doctrine\DBAL\Connection;
+use League\Flysystem\FilesystemOperator;
+use League\Flysystem\StorageAttributes;
+use UpperPane\Core\Site\Patience;
+
+/**
+ * Takes away what nobody refers to any more. Whatever is younger than an hour stays: it may belong to work that is
+ * going on. Originals stay as long as a medium or a release names them, since releases are packed from them again.
+ */
+final readonly class Sweep
+{
+    private const YOUNG_S = 3600;
+    private const DONE_JOBS_S = 7 * 86_400;
+    private const BROWSERS_S = 400 * 86_400;
+
+    public function __construct(
+        private Connection $database,
+        private FilesystemOperator $files,
+        private string $varDir,
+    ) {
+    }
+
+    /**
+     * @param bool $dry only say what would go
+     *
+     * @return array<string, array{count: int, bytes: int}> by what it is
+     */
+    public function __invoke(bool $dry): array
+    {
+        return [
+            'packs' => $this->published('released', $this->column('SELECT folder FROM release_ UNION SELECT folder FROM programme'), $dry),
+            'orders' => $this->published('orders', array_map(
+                static fn (string $key) => "$key.json",
+                $this->column('SELECT orders_key FROM player'),
+            ), $dry),
+            'media' => $this->media($dry),
+            'temporary files' => $this->temporary($dry),
+            'sessions' => $this->rows('session', 'sess_lifetime < ?', time(), $dry),
+            'attempts' => $this->rows('sign_in_attempt', 'at_ms < ?', 1000 * time() - Patience::WINDOW_MS, $dry),
+            'codes' => $this->rows('knock', 'until_ms < ?', 1000 * time(), $dry),
+            'browsers' => $this->rows('known_browser', 'seen_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),
+        ];
+    }
+
+    /** @param array<string, array{count: int, bytes: int}> $swept */
+    public static function inWords(array $swept): string
+    {
+        $lines = [];
+        foreach ($swept as $what => ['count' => $count, 'bytes' => $bytes]) {
+            if ($count > 0) {
+                $lines[] = "$what: $count".($bytes > 0 ? sprintf(' (%.1f MB)', $bytes / 1e6) : '');
+            }
+        }
+
+        return implode(', ', $lines);
+    }
+
+    /**
+     * @param list<string> $kept names that something refers to
+     *
+     * @return array{count: int, bytes: int}
+     */
+    private function published(string $folder, array $kept, bool $dry): array
+    {
+        $kept = array_flip($kept);
+        $loose = array_filter(
+            glob("{$this->varDir}/published/$folder/*") ?: [],
+            static fn (string $path) => !isset($kept[basename($path)]) && self::isOld($path),
+        );
+        $halfWritten = array_filter(glob("{$this->varDir}/published/$folder/*/*.new") ?: [], self::isOld(...));
+
+        return self::remove([...$loose, ...$halfWritten], $dry);
+    }
+
+    /** @return array{count: int, bytes: int} */
+    private function media(bool $dry): array
+    {
+        $kept = array_flip($this->column('SELECT sha256 FROM media'));
+        foreach ($this->column("SELECT JSON_EXTRACT(plan, '$.media[*].sha256') FROM release_") as $list) {
+            $kept += array_flip((array) json_decode($list));
+        }
+        $count = $bytes = 0;
+        foreach ($this->files->listContents('', true) as $file) {
+            $old = $file->isFile() && ($file->lastModified() ?? time()) < time() - self::YOUNG_S;
+            if ($old && !isset($kept[substr(basename($file->path()), 0, 64)])) {
+                ++$count;
+                $bytes += $this->sizeOf($file);
+                $dry || $this->files->delete($file->path());
+            }
+        }
+
+        return ['count' => $count, 'bytes' => $bytes];
+    }
+
+    private function sizeOf(StorageAttributes $file): int
+    {
+        return $this->files->fileSize($file->path());
+    }
+
+    /** @return array{count: int, bytes: int} */
+    private function temporary(bool $dry): array
+    {
+        return self::remove(array_filter(glob(sys_get_temp_dir().'/pane??????') ?: [], self::isOld(...)), $dry);
+    }
+
+    /** @return array{count: int, bytes: int} */
+    private function rows(string $table, string $where, int $before, bool $dry): array
+    {
+        $count = $dry
+            ? (int) $this->database->fetchOne("SELECT COUNT(*) FROM $table WHERE $where", [$before])
+            : (int) $this->database->executeStatement("DELETE FROM $table WHERE $where", [$before]);
+
+        return ['count' => $count, 'bytes' => 0];
+    }
+
+    /** @return list<string> */
+    private function column(string $query): array
+    {
+        return array_map(strval(...), $this->database->fetchFirstColumn($query));
+    }
+
+    private static function isOld(string $path): bool
+    {
+        return (int) @filemtime($path) < time() - self::YOUNG_S;
+    }
+
+    /**
+     * @param array<string> $paths files, and folders with files in them
+     *
+     * @return array{count: int, bytes: int}
+     */
+    private static function remove(array $paths, bool $dry): array
+    {
+        $bytes = 0;
+        foreach ($paths as $path) {
+            $files = is_dir($path) ? (glob("$path/*") ?: []) : [$path];
+            $bytes += array_sum(array_map(static fn (string $file) => (int) @filesize($file), $files));
+            if (!$dry) {
+                array_map(unlink(...), $files);
+                is_dir($path) && rmdir($path);
+            }
+        }
+
+        return ['count' => count($paths), 'bytes' => $bytes];
+    }
+}

@@ -1,0 +1,98 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+/** Who becomes a player: the page whose code a technician typed, and no other (review of security, M1). */
+final class PairingTest extends ApiCase
+{
+    private const PLAYER = 'kiosk-1';
+
+    protected function setUp(): void
+    {
+        parent::setUp();
+        $this->signIn('theo');
+    }
+
+    public function testThePageWhoseCodeIsTypedIsThePlayer(): void
+    {
+        [$mine, $other] = [self::token(), self::token()];
+        $shown = $this->ask($mine);
+        self::assertSame('waiting', $this->ask($other)['state']);
+        self::assertSame($shown, $this->ask($mine), 'the same code for as long as it lives');
+
+        $this->admit(['pairing_code' => strtolower(chunk_split($shown['code'], 3, ' '))], 204);
+        $paired = $this->ask($mine);
+        $this->admit(['pairing_code' => $shown['code']], 204);
+
+        self::assertSame(['paired', 'waiting'], [$paired['state'], $this->ask($other)['state']]);
+        self::assertSame($paired, $this->ask($mine), 'typed again, it is the same pairing');
+        self::assertFileExists(self::published($paired['orders']));
+    }
+
+    public function testPairingAnotherEndsTheOne(): void
+    {
+        [$old, $new] = [self::token(), self::token()];
+        $this->admit(['token' => $old], 204);
+        $before = $this->ask($old);
+        $this->admit(['pairing_code' => $this->ask($new)['code']], 204);
+        $after = $this->ask($new);
+
+        self::assertSame(['waiting', 'paired'], [$this->ask($old)['state'], $after['state']]);
+        self::assertNotSame($before['orders'], $after['orders']);
+        self::assertFileDoesNotExist(self::published($before['orders']));
+    }
+
+    public function testACodeThatNoScreenShowsIsRefusedBesideItsField(): void
+    {
+        $code = $this->ask(self::token())['code'];
+        self::database()->executeStatement('UPDATE knock SET until_ms = 0');
+
+        foreach ([[$code, 'pairing.unknown'], ['K7M', 'pairing.form']] as [$typed, $refused]) {
+            $answer = $this->admit(['pairing_code' => $typed], 422);
+            self::assertSame([$refused, '/pairing_code'], [$answer['code'], $answer['path']]);
+        }
+        self::assertNotSame($code, $this->ask(self::token())['code']);
+        self::assertSame('pairing.token_form', $this->ask('short', 422)['code']);
+    }
+
+    /** Whoever asks without end pushes out others that wait, never the pairing itself, and fills no table. */
+    public function testManyPagesThatAskLeaveTheTableSmall(): void
+    {
+        for ($i = 0; $i < 30; ++$i) {
+            $last = $this->ask(self::token());
+        }
+
+        self::assertLessThanOrEqual(21, (int) self::database()->fetchOne('SELECT COUNT(*) FROM knock'));
+        $this->admit(['pairing_code' => $last['code']], 204);
+    }
+
+    /** @return array<string, mixed> */
+    private function ask(string $token, int $status = 200): array
+    {
+        return $this->call('POST', '/api/play/'.self::PLAYER.'/pair', null, $status, [
+            'HTTP_AUTHORIZATION' => "Bearer $token",
+        ]);
+    }
+
+    /**
+     * @param array<string, string> $how
+     *
+     * @return array<string, mixed>
+     */
+    private function admit(array $how, int $status): array
+    {
+        return $this->call('POST', '/api/players/'.self::PLAYER.'/pairing', $how, $status);
+    }
+
+    private static function token(): string
+    {
+        return bin2hex(random_bytes(24));
+    }
+
+    private static function published(string $path): string
+    {
+        return getenv('UPPER_PANE_VAR').'/published'.$path;
+    }
+}

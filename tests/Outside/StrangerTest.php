@@ -1,0 +1,149 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Outside;
+
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use Symfony\Component\Process\Process;
+use UpperPane\App\Adapter\MediaProbe;
+use UpperPane\App\Adapter\OutsideProgram;
+use UpperPane\App\Adapter\Pulse;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Tests\Support\Files;
+
+/** Files of strangers, and the programs that look at them: neither takes more than it is given. */
+final class StrangerTest extends TestCase
+{
+    private const MP4 = ['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p'];
+
+    /** @return iterable<string, array{\Closure(): string, string, string}> how the file is made, its type, the code */
+    public static function strangers(): iterable
+    {
+        $cut = static function (string $path, float $share): string {
+            file_put_contents($path, substr((string) file_get_contents($path), 0, (int) ($share * filesize($path))));
+
+            return $path;
+        };
+        yield 'an MP4 whose index comes first, cut in half' => [
+            static fn () => $cut(self::encoded('half.mp4', [...self::MP4, '-movflags', '+faststart']), 0.5),
+            'video/mp4',
+            'stock.damaged',
+        ];
+        yield 'a WebM cut in half' => [
+            static fn () => $cut(self::encoded('half.webm', ['-c:v', 'libvpx-vp9', '-cpu-used', '8']), 0.5),
+            'video/webm',
+            'stock.damaged',
+        ];
+        yield 'an MP4 whose index comes last, cut in half' => [
+            static fn () => $cut(Files::video('last.mp4'), 0.5),
+            'video/mp4',
+            'stock.no_video',
+        ];
+        yield 'HEVC' => [static fn () => self::encoded('phone.mp4', ['-c:v', 'libx265']), 'video/mp4', 'stock.codec'];
+        yield 'MPEG-4 part 2' => [
+            static fn () => self::encoded('old.mp4', ['-c:v', 'mpeg4']),
+            'video/mp4',
+            'stock.codec',
+        ];
+        yield 'a picture cut in half' => [
+            static fn () => $cut(Files::picture('half.jpg', 900, 900), 0.5),
+            'image/jpeg',
+            'stock.damaged',
+        ];
+        yield 'a list of other files that says it is a video' => [
+            static fn () => Files::bytes('list.mp4', "ffconcat version 1.0\nfile /etc/passwd\n"),
+            'video/mp4',
+            'stock.no_video',
+        ];
+    }
+
+    /** @param \Closure(): string $make */
+    #[DataProvider('strangers')]
+    public function testSaysWhatIsWrongWithAFile(\Closure $make, string $mime, string $code): void
+    {
+        try {
+            (new MediaProbe(new OutsideProgram(new Pulse())))->look($make(), $mime);
+            self::fail('it was taken');
+        } catch (Refusal $refusal) {
+            self::assertSame($code, $refusal->refusalCode);
+        }
+    }
+
+    /** @return iterable<string, array{list<string>, int, bool}> a shell's words, seconds, whether it may end well */
+    public static function programs(): iterable
+    {
+        yield 'in its bounds' => [['true'], 5, true];
+        yield 'that fails' => [['false'], 5, false];
+        yield 'that is not there' => [['no-such-program'], 5, false];
+        yield 'that takes too long' => [['sleep', '30'], 1, false];
+        yield 'that takes too much memory' => [
+            ['php', '-d', 'memory_limit=-1', '-r', 'str_repeat("x", 3 << 30);'],
+            9,
+            false,
+        ];
+        yield 'that writes too large a file' => [
+            ['dd', 'if=/dev/zero', 'of='.sys_get_temp_dir().'/pane-large', 'bs=1M', 'count=70'],
+            9,
+            false,
+        ];
+    }
+
+    /** @param list<string> $command */
+    #[DataProvider('programs')]
+    public function testAProgramHasItsBounds(array $command, int $seconds, bool $well): void
+    {
+        self::assertSame($well, (new OutsideProgram(new Pulse()))->output($command, $seconds) !== null);
+        is_file(sys_get_temp_dir().'/pane-large') && unlink(sys_get_temp_dir().'/pane-large');
+    }
+
+    /** What a program started ends with it, whether it came to its end or not. */
+    public function testNothingIsLeftRunning(): void
+    {
+        $mark = '97'.random_int(1000, 9999);
+        $program = new OutsideProgram(new Pulse());
+        $program->output(['sh', '-c', "sleep $mark & sleep $mark"], 1);
+        $program->output(['sh', '-c', "sleep $mark & exit 0"], 5);
+
+        self::assertSame('', trim((string) shell_exec("pgrep -f 'sleep $mark' | grep -v ^$$ || true")));
+    }
+
+    /** As root we start nothing of strangers as root. */
+    public function testRunsAsNobody(): void
+    {
+        $id = (new OutsideProgram(new Pulse()))->output(['id', '-un'], 5);
+
+        self::assertSame(
+            posix_geteuid() === 0 ? 'nobody' : posix_getpwuid(posix_geteuid())['name'] ?? '',
+            trim((string) $id),
+        );
+    }
+
+    /** A lease is kept while a program runs, and work whose lease is lost ends at once. */
+    public function testTheWorkGoesOnAsLongAsItIsHeld(): void
+    {
+        $pulse = new Pulse(everyMs: 50);
+        $beats = 0;
+        $lost = new \RuntimeException('held by another');
+        try {
+            $pulse->during(static function () use (&$beats, $lost): void {
+                ++$beats;
+                throw $lost;
+            }, static fn () => (new OutsideProgram($pulse))->output(['sleep', '60'], 90));
+            self::fail('it went on');
+        } catch (\RuntimeException $fault) {
+            self::assertSame([$lost, 1], [$fault, $beats]);
+        }
+    }
+
+    /** @param list<string> $how */
+    private static function encoded(string $name, array $how): string
+    {
+        $path = Files::bytes($name, '');
+        $source = ['-f', 'lavfi', '-i', 'testsrc2=size=160x90:rate=10:duration=4'];
+        (new Process(['ffmpeg', '-v', 'error', '-y', ...$source, ...$how, $path]))->mustRun();
+
+        return $path;
+    }
+}
