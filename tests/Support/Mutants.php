@@ -67,7 +67,29 @@ final class Mutants
             return [];
         }
         $mutants = [];
+        // A set of things seen, `$seen[$id] = true`: whatever stands there, it is set.
+        $sets = array_map(
+            static fn (Expr\Assign $assign) => $assign->expr,
+            array_filter(
+                $finder->findInstanceOf($tree, Expr\Assign::class),
+                static fn (Expr\Assign $assign) => $assign->var instanceof Expr\ArrayDimFetch
+                    && $assign->expr instanceof Expr\ConstFetch,
+            ),
+        );
+        // Strict comparison of what has one type anyhow, `in_array($id, $ids, true)`.
+        $strict = array_map(
+            static fn (Node $call) => $call instanceof Expr\FuncCall ? ($call->args[2]->value ?? null) : null,
+            $finder->find(
+                $tree,
+                static fn (Node $node) => $node instanceof Expr\FuncCall
+                    && $node->name instanceof Node\Name
+                    && in_array($node->name->toString(), ['in_array', 'array_search', 'array_keys'], true),
+            ),
+        );
         foreach ($finder->find($tree, static fn (Node $node) => $node instanceof Expr) as $node) {
+            if (in_array($node, $sets, true) || in_array($node, $strict, true)) {
+                continue;
+            }
             foreach (self::changes($node, $code) as [$from, $length, $text]) {
                 $mutants[] = [
                     'file' => $file,
@@ -104,7 +126,9 @@ final class Mutants
             $node instanceof Expr\ConstFetch && $node->name->toLowerString() === 'false' => [[$from, $length, 'true']],
             $node instanceof Expr\FuncCall
                 && $node->name instanceof Node\Name
-                && isset(self::CALLS[$node->name->toString()]) => [[$from, strlen($node->name->toString()), self::CALLS[$node->name->toString()]]],
+                && isset(self::CALLS[$node->name->toString()]) => [
+                    [$from, strlen($node->name->toString()), self::CALLS[$node->name->toString()]],
+                ],
             default => [],
         };
     }

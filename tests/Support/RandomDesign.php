@@ -109,7 +109,7 @@ final class RandomDesign
      */
     private function ofGlazing(LayoutAt $at, array $here, string $pane, string $new): array
     {
-        $line = $at->glazing()->mullions === [] ? null : $this->one($at->glazing()->mullions);
+        $line = $at->glazing()->mullions() === [] ? null : $this->one($at->glazing()->mullions());
         $canvas = $at->canvas();
         [$x, $y] = [$this->random->getInt(0, $canvas->width - 10), $this->random->getInt(0, $canvas->height - 10)];
         $rect = $at->glazing()->panes[$pane];
@@ -125,7 +125,9 @@ final class RandomDesign
                         ? $this->one(array_map(strval(...), array_keys($at->design->zones)))
                         : "z$new",
                     'new_split' => "g$new",
-                    'at' => $axis === 'columns' ? $rect->x + intdiv($rect->width, 2) : $rect->y + intdiv($rect->height, 2),
+                    'at' => $axis === 'columns'
+                        ? $rect->x + intdiv($rect->width, 2)
+                        : $rect->y + intdiv($rect->height, 2),
                     'new_first' => $this->chance(3),
                 ],
                 2 => [
@@ -239,7 +241,7 @@ final class RandomDesign
         ];
         $here = ['zone' => $zone];
 
-        return match ($this->random->getInt(0, 8)) {
+        return match ($this->random->getInt(0, 10)) {
             0 => Sketch::name($zone, "Zone $new"),
             1 => [
                 'do' => 'fill.set',
@@ -249,6 +251,13 @@ final class RandomDesign
                     Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]]),
                 ]),
             ] + $here,
+            9 => ['do' => 'fill.begin', 'kind' => $this->one(['empty', 'colour', 'text', 'clock', 'playlist'])] + [
+                'entry' => "e$new",
+            ] +
+                $here,
+            10 => ['do' => 'entry.begin', 'entry' => "e$new", 'kind' => $this->one(['colour', 'text', 'clock'])] +
+                ['text' => "Text $new"] +
+                $here,
             2 => ['do' => 'zone.runs_on', 'on' => $this->chance(2)] + $here,
             3 => [
                 'do' => 'zone.exchange',

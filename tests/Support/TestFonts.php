@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Support;
 
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Text\FontFace;
 use UpperPane\Core\Text\FontReader;
 use UpperPane\Core\Text\Fonts;
@@ -29,6 +30,11 @@ final class TestFonts implements Fonts
         /** @var array<string, array<int, string>> $fonts */
         $fonts = require \dirname(__DIR__, 2).'/config/fonts.php';
 
-        return $fonts[$family][$weight];
+        return $fonts[$family][$weight] ??
+            throw Refusal::because('text.font_unknown', '/font', [
+                'family' => $family,
+                'weight' => $weight,
+                'known' => array_keys($fonts),
+            ]);
     }
 }

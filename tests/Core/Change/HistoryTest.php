@@ -66,10 +66,10 @@ final class HistoryTest extends TestCase
     {
         $steps = [];
         $undo = static function () use (&$steps): ?int {
-            return History::nextUndo(array_reverse($steps), 'dina')?->number;
+            return History::next(array_reverse($steps), 'dina')['undo']?->number;
         };
         $redo = static function () use (&$steps): ?int {
-            return History::nextRedo(array_reverse($steps), 'dina')?->number;
+            return History::next(array_reverse($steps), 'dina')['redo']?->number;
         };
         self::assertSame([null, null], [$undo(), $redo()]);
 

@@ -81,7 +81,12 @@ final class CommandTest extends TestCase
             'the last typed wins, its neighbour gives way',
         );
         foreach (
-            ['2000px' => 'glaze.too_large', '12' => 'glaze.size', '-3px' => 'glaze.size', 'NaN' => 'glaze.size'] as $typed => $code
+            [
+                '2000px' => 'glaze.too_large',
+                '12' => 'glaze.size',
+                '-3px' => 'glaze.size',
+                'NaN' => 'glaze.size',
+            ] as $typed => $code
         ) {
             try {
                 Build::apply($design, Sketch::size('a', (string) $typed));

@@ -27,8 +27,8 @@ final class ReflowTest extends TestCase
 {
     /**
      * @return iterable<string, array{list<int>, list<int>, list<array<string, mixed>>, array<string, int>,
-     *     list<string>}> from, to, columns, widths there, codes.
-     *                          The first is the model's own check; those marked "review" come from an independent program with exact fractions
+     *     list<string>}> from, to, columns, widths there, codes. The first is the model's own check; those marked
+     *     "review" come from an independent program with exact fractions
      */
     public static function columns(): iterable
     {
@@ -252,7 +252,7 @@ final class ReflowTest extends TestCase
     private static function gutters(Part $tree, Sizing $sizing): int
     {
         $covered = 0;
-        foreach ($sizing->resolve($tree)->mullions as $mullion) {
+        foreach ($sizing->resolve($tree)->mullions() as $mullion) {
             $covered += $mullion->gutter * ($mullion->to - $mullion->from);
         }
 

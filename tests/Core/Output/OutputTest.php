@@ -90,6 +90,12 @@ final class OutputTest extends TestCase
         self::assertSame([960, 0, 960, 540], $this->rasters($half->outputs[0])[1]);
         self::assertSame(['output.scaled'], array_unique($this->codes(WiringCheck::of($half, $wall, ['p' => 1]))));
 
+        // Three beside each other are too wide natively, so each takes a third; so do three below each other.
+        $three = Wiring::onOneSignal($this->wall(3, 1, 0, [1920, 1080]), 'p', 1, Size::of(3840, 2160));
+        self::assertSame([2560, 0, 1280, 2160], $this->rasters($three->outputs[0])[2]);
+        $tower = Wiring::onOneSignal($this->wall(1, 3, 0, [1920, 1080]), 'p', 1, Size::of(3840, 2160));
+        self::assertSame([0, 1440, 3840, 720], $this->rasters($tower->outputs[0])[2]);
+
         $ribbon = SurfaceReader::read(Input::of(['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]]));
         $corner = Wiring::onOneSignal($ribbon, 'r', 1, Size::of(1920, 1080));
         self::assertSame([[0, 0, 960, 96]], $this->rasters($corner->outputs[0]));
@@ -209,6 +215,21 @@ final class OutputTest extends TestCase
         $words = array_map(strval(...), (array) $svg->xpath('//s:text'));
         self::assertContains('E 5', $words);
         self::assertContains('hall & co · 5', $words);
+    }
+
+    /**
+     * The drawing itself, as it was looked at and found good (tests/cases/test-card.svg opens in a browser): a panel
+     * with a bezel beside it, mounted upside down.
+     */
+    public function testTheTestCardIsAsItWasFoundGood(): void
+    {
+        $surface = $this->wall(2, 1, 180, [640, 480]);
+        $output = Wiring::onePerOutput($surface, ['hall' => 2])->outputs[1];
+
+        self::assertXmlStringEqualsXmlFile(
+            \dirname(__DIR__, 2).'/cases/test-card.svg',
+            TestCard::svg($output, $surface),
+        );
     }
 
     /**

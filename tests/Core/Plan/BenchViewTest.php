@@ -121,6 +121,11 @@ final class BenchViewTest extends TestCase
         ]);
 
         self::assertSame(['left', 'right', 'far', 'low'], [$order[0], $order[1], $order[2], $order[3]]);
+        self::assertSame(
+            ['beside', 'tall'],
+            ReadingOrder::of(['tall' => Rect::of(10, 0, 10, 100), 'beside' => Rect::of(0, 40, 10, 20)]),
+            'the lower one lies within the row of the tall one',
+        );
     }
 
     /** @return array<string, array<string, mixed>> by the part after the line */

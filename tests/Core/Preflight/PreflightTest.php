@@ -17,9 +17,25 @@ use UpperPane\Core\Surface\Surface;
 use UpperPane\Tests\Support\Build;
 use UpperPane\Tests\Support\Sketch;
 
-/** Zone a is 1320 × 880, the ratio 3:2. The bounds are those of model §4 (common practice). */
+/** Zone a is 1320 × 880, the ratio 3:2. The bounds and how grave each is are those of model §4 and §5. */
 final class PreflightTest extends TestCase
 {
+    private const GRAVITY = [
+        'zone.empty' => 'stop',
+        'media.missing' => 'stop',
+        'media.not_ready' => 'stop',
+        'picture.stretched' => 'caution',
+        'picture.enlarged' => 'caution',
+        'picture.cut' => 'caution',
+        'video.longer_than_slot' => 'caution',
+        'playlist.empty' => 'stop',
+        'text.overflows' => 'caution',
+        'text.approximate' => 'note',
+        'text.too_small' => 'caution',
+        'seam.text' => 'caution',
+        'seam.face' => 'caution',
+    ];
+
     /** @return iterable<string, array{array<string, mixed>, list<string>}> a fill and the codes it must raise */
     public static function fills(): iterable
     {
@@ -76,6 +92,7 @@ final class PreflightTest extends TestCase
         foreach ($findings as $finding) {
             self::assertStringStartsWith('/zones/a', $finding->path);
             self::assertStringContainsString('A', $finding->toArray()['message']);
+            self::assertSame(self::GRAVITY[$finding->code], $finding->severity->value);
             self::assertNotSame('', $finding->toArray()['mend']);
         }
     }
@@ -108,6 +125,57 @@ final class PreflightTest extends TestCase
             yield "a face beside it, $wall" => [$face(400_000, 100_000), $butted, []];
         }
         yield 'a face that ends on a joint without width' => [$face(0, 333_333), true, []];
+    }
+
+    /**
+     * Three panels of 1920 × 360 under each other: seams at y = 360 and 720. What is drawn lies where the model says:
+     * faces by shares of the picture, letters in the middle of their lines.
+     *
+     * @return iterable<string, array{array<string, mixed>, list<string>}>
+     */
+    public static function onRows(): iterable
+    {
+        $face = static fn (int $top, int $height) => ['faces' => [[0, $top, 1_000_000, $height]]] +
+            Sketch::picture('p3x2', 'stretch');
+        yield 'a face from 359 to 361' => [$face(332_407, 1852), ['seam.face']];
+        yield 'a face that ends at 360' => [$face(300_000, 33_333), []];
+        yield 'a face that begins at 360' => [$face(333_334, 100_000), []];
+        $text = static fn (string $valign, int $size, array $more = []) => Sketch::text('Pier', $size, $more + [
+            'mode' => 'as_set',
+            'valign' => $valign,
+            'padding' => 0,
+            'line_height' => 2000,
+        ]);
+        yield 'letters at the top, 180 high in a line of 360' => [$text('top', 180), []];
+        yield 'letters of 362 in a line of 724: 181 to 543' => [$text('top', 362), ['seam.text']];
+        yield 'letters at the bottom' => [$text('bottom', 180), []];
+        yield 'letters in the middle, between both seams' => [$text('middle', 300), []];
+        yield 'letters in the middle over both seams' => [$text('middle', 400), ['seam.text']];
+        $clock = static fn (string $valign, int $size) => ['valign' => $valign, 'padding' => 0, 'line_height' => 2000] +
+            Sketch::clock('HH:mm', $size);
+        yield 'a clock at the top' => [$clock('top', 180), []];
+        yield 'a clock over a seam' => [$clock('top', 362), ['seam.text']];
+    }
+
+    /**
+     * @param array<string, mixed> $fill
+     * @param list<string>         $codes
+     */
+    #[DataProvider('onRows')]
+    public function testFindsThemAcrossToo(array $fill, array $codes): void
+    {
+        $panel = Panel::of(Size::of(1920, 360), 1_920_000, 360_000, [0, 0, 0, 0]);
+        $wall = Surface::ofGrid(PanelGrid::of($panel, 1, 3, 0, 0, false));
+        $plan = PlanCompiler::compile(
+            Build::filled(Build::design(), 'a', $fill),
+            $wall,
+            Build::context(Build::picture('p3x2', 1920, 1080)),
+        );
+
+        self::assertSame(
+            $codes,
+            array_map(static fn (Finding $finding) => $finding->code, Preflight::standard()->zones($plan->zones())),
+        );
     }
 
     /**

@@ -16,6 +16,7 @@ use UpperPane\Core\Site\NamedArea;
 use UpperPane\Core\Site\SlipGuard;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Legibility;
+use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\PanelFigures;
 
 final class ParticularsTest extends TestCase
@@ -71,11 +72,15 @@ final class ParticularsTest extends TestCase
             0.2,
         );
         self::assertNull(PanelFigures::parse(Input::of(['native' => [1, 1]])), 'one of three gives nothing yet');
-        $this->refused(
-            'figures.not_whole',
-            '/active_mm/0',
-            static fn () => PanelFigures::parse(Input::of(['pitch_mm' => [6, 6], 'active_mm' => [5763, 576]])),
-        );
+        // 5763 ÷ 6 = 960.5, and 2 mm are a third of a px: never less than one.
+        foreach ([5763 => ['960.5', 961, '5766'], 2 => ['0.333', 1, '6']] as $mm => [$px, $nearest, $would]) {
+            $refusal = $this->refused(
+                'figures.not_whole',
+                '/active_mm/0',
+                static fn () => PanelFigures::parse(Input::of(['pitch_mm' => [6, 6], 'active_mm' => [$mm, 576]])),
+            );
+            self::assertSame(['px' => $px, 'nearest' => $nearest, 'mm' => $would], $refusal->params);
+        }
         $contradiction = $this->refused(
             'figures.contradict',
             '/active_mm/1',
@@ -129,11 +134,7 @@ final class ParticularsTest extends TestCase
 
     public function testASheetIsCheckedAsAWhole(): void
     {
-        $sheet = SurfaceSheet::fresh([
-            'name' => 'Ribbon',
-            'kind' => 'LED',
-            'shape' => ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]],
-        ]);
+        $sheet = self::ribbon();
         self::assertSame([[2000, 10_000], 'Ribbon'], [$sheet->viewingMm(), $sheet->field('name')]);
         self::assertSame('Quay', $sheet->with(['name' => ' Quay '])->field('name'));
         $area = ['name' => 'whole', 'unit' => 'px', 'rect' => [0, 0, 960, 96]];
@@ -156,8 +157,95 @@ final class ParticularsTest extends TestCase
         $this->refused(
             'input.range',
             '/shape/panels/0/native/1',
-            static fn () => $with->with(['shape' => ['panels' => [['native' => [950, 0], 'active_mm' => [5760, 576]]]]]),
+            static fn () => $with->with([
+                'shape' => ['panels' => [['native' => [950, 0], 'active_mm' => [5760, 576]]]],
+            ]),
         );
+    }
+
+    /** What a new sheet says before anybody said anything. */
+    public function testAFreshSheetIsAsUsual(): void
+    {
+        $sheet = self::ribbon();
+
+        self::assertSame(
+            [0, 1200, [2000, 10_000], [0, 0, 0, 0], false, false, [], [], false],
+            array_map($sheet->field(...), [
+                'left_mm',
+                'floor_mm',
+                'viewing_mm',
+                'safe_px',
+                'sound',
+                'touch',
+                'groups',
+                'areas',
+                'archived',
+            ]),
+        );
+        self::assertSame([0, 0, 960, 96], $sheet->safe()->toArray());
+        self::assertSame(
+            [1, 2, 956, 90],
+            $sheet
+                ->with(['safe_px' => [1, 2, 3, 4]])
+                ->safe()
+                ->toArray(),
+        );
+        self::assertSame(['a', 'b'], $sheet->with(['groups' => [' a', 'b ', 'a']])->field('groups'));
+    }
+
+    /** The next output is the first that carries nothing; else one beyond the first player's. */
+    public function testTheNextOutputIsAFreeOne(): void
+    {
+        $next = static fn (array $players, array $used) => self::ribbon()
+            ->with([
+                'players' => $players,
+                'outputs' => array_map(
+                    static fn (array $one) => [
+                        'player' => $one[0],
+                        'number' => $one[1],
+                        'px' => [960, 96],
+                        'millihertz' => 60_000,
+                        'slices' => [],
+                    ],
+                    $used,
+                ),
+            ])
+            ->nextOutput()
+            ?->name();
+
+        self::assertNull($next([], []));
+        self::assertSame('p · 1', $next(['p' => 1], []));
+        self::assertSame('p · 2', $next(['p' => 2, 'q' => 1], [['p', 1]]));
+        self::assertSame('q · 1', $next(['p' => 1, 'q' => 1], [['p', 1]]));
+        self::assertSame('p · 3', $next(['p' => 1, 'q' => 1], [['p', 1], ['q', 1]]));
+    }
+
+    /** Areas and panels are written as they are read. */
+    public function testAreasAndPanelsAreWrittenAsTheyAreRead(): void
+    {
+        foreach ([['px', [1, 2, 3, 4]], ['%', [0, 12.5, 33.333, 50]]] as [$unit, $rect]) {
+            $area = ['name' => 'n', 'unit' => $unit, 'rect' => $rect];
+            self::assertSame($area, NamedArea::parse(Input::of($area))->toArray());
+        }
+        $panel = ['native' => [3, 2], 'active_mm' => [6.5, 4], 'bezel_mm' => [1, 2.25, 3, 4], 'rotation' => 90];
+        self::assertEquals($panel, Panel::parse(Input::of($panel))->toArray());
+        self::assertSame(
+            [[0, 0, 0, 0], 0],
+            [
+                Panel::parse(Input::of(['native' => [3, 2], 'active_mm' => [6, 4]]))->bezelUm,
+                Panel::parse(Input::of(['native' => [3, 2], 'active_mm' => [6, 4]]))->rotation,
+            ],
+        );
+        self::assertSame(180, Panel::parse(Input::of($panel))->turnedBy(180)->rotation);
+    }
+
+    private static function ribbon(): SurfaceSheet
+    {
+        return SurfaceSheet::fresh([
+            'name' => 'Ribbon',
+            'kind' => 'LED',
+            'shape' => ['panels' => [['native' => [960, 96], 'active_mm' => [5760, 576]]]],
+        ]);
     }
 
     /** The union worked out with shapely (checks.md), and brute force on random rectangles. */

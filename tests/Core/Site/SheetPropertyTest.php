@@ -48,7 +48,10 @@ final class SheetPropertyTest extends TestCase
             }
         }
         ksort($done);
-        self::assertSame(['field.set', 'output.wire', 'player.add', 'player.outputs', 'player.remove'], array_keys($done));
+        self::assertSame(
+            ['field.set', 'output.wire', 'player.add', 'player.outputs', 'player.remove'],
+            array_keys($done),
+        );
     }
 
     /** Two batches whose scopes do not meet commute, and neither makes the other impossible. */
@@ -60,7 +63,12 @@ final class SheetPropertyTest extends TestCase
         for ($step = 0; $step < 500; ++$step) {
             [$a, $b] = [$this->command($sheet), $this->command($sheet)];
             [$one, $other] = [self::tried($sheet, $a), self::tried($sheet, $b)];
-            if ($one !== null && $other !== null && !$one->writes->meets($other->touched()) && !$other->writes->meets($one->touched())) {
+            if (
+                $one !== null
+                && $other !== null
+                && !$one->writes->meets($other->touched())
+                && !$other->writes->meets($one->touched())
+            ) {
                 $said = (string) json_encode([$a, $b]);
                 $ab = self::tried($one->after, $b);
                 $ba = self::tried($other->after, $a);
@@ -91,9 +99,15 @@ final class SheetPropertyTest extends TestCase
             0 => ['do' => 'player.add', 'player' => $player, 'outputs' => $whole(1, 4)],
             1 => ['do' => 'player.remove', 'player' => $player],
             2 => ['do' => 'player.outputs', 'player' => $player, 'outputs' => $whole(1, 6)],
-            3 => ['do' => 'output.wire', 'outputs' => $whole(0, 2) === 0
-                ? null
-                : Wiring::onePerOutput($sheet->surface, $sheet->players === [] ? ['board-1' => 4] : $sheet->players)->toArray()],
+            3 => [
+                'do' => 'output.wire',
+                'outputs' => $whole(0, 2) === 0
+                        ? null
+                        : Wiring::onePerOutput(
+                            $sheet->surface,
+                            $sheet->players === [] ? ['board-1' => 4] : $sheet->players,
+                        )->toArray(),
+            ],
             default => ['do' => 'field.set'] + $this->field($whole),
         };
     }
@@ -106,19 +120,34 @@ final class SheetPropertyTest extends TestCase
     private function field(\Closure $whole): array
     {
         $field = SurfaceSheet::FIELDS[$whole(0, count(SurfaceSheet::FIELDS) - 1)];
-        $panel = ['native' => [960 * $whole(1, 3), 540 * $whole(1, 3)], 'active_mm' => [$whole(200, 2000), $whole(200, 2000)]];
+        $panel = [
+            'native' => [960 * $whole(1, 3), 540 * $whole(1, 3)],
+            'active_mm' => [$whole(200, 2000), $whole(200, 2000)],
+        ];
 
-        return ['field' => $field, 'value' => match ($field) {
-            'name' => 'Board '.$whole(1, 99),
-            'kind' => SurfaceSheet::KINDS[$whole(0, 2)],
-            'shape' => $whole(0, 1) === 0 ? ['panels' => [$panel]] : ['grid' => ['columns' => $whole(1, 3), 'rows' => $whole(1, 2), 'panel' => $panel]],
-            'left_mm', 'floor_mm' => $whole(-2000, 9000),
-            'viewing_mm' => [$whole(100, 4000), $whole(100, 30_000)],
-            'safe_px' => [$whole(0, 90), $whole(0, 90), $whole(0, 90), $whole(0, 90)],
-            'groups' => array_map(static fn (int $i) => "Group $i", range(1, $whole(1, 3))),
-            'areas' => array_map(fn (int $i) => ['name' => "Area $i", 'unit' => $whole(0, 1) === 0 ? 'px' : '%', 'rect' => [$whole(0, 20), $whole(0, 20), $whole(1, 80), $whole(1, 80)]], range(1, $whole(1, 2))),
-            'sound', 'touch', 'archived' => $whole(0, 1) === 1,
-        }];
+        return [
+            'field' => $field,
+            'value' => match ($field) {
+                'name' => 'Board '.$whole(1, 99),
+                'kind' => SurfaceSheet::KINDS[$whole(0, 2)],
+                'shape' => $whole(0, 1) === 0
+                    ? ['panels' => [$panel]]
+                    : ['grid' => ['columns' => $whole(1, 3), 'rows' => $whole(1, 2), 'panel' => $panel]],
+                'left_mm', 'floor_mm' => $whole(-2000, 9000),
+                'viewing_mm' => [$whole(100, 4000), $whole(100, 30_000)],
+                'safe_px' => [$whole(0, 90), $whole(0, 90), $whole(0, 90), $whole(0, 90)],
+                'groups' => array_map(static fn (int $i) => "Group $i", range(1, $whole(1, 3))),
+                'areas' => array_map(
+                    fn (int $i) => [
+                        'name' => "Area $i",
+                        'unit' => $whole(0, 1) === 0 ? 'px' : '%',
+                        'rect' => [$whole(0, 20), $whole(0, 20), $whole(1, 80), $whole(1, 80)],
+                    ],
+                    range(1, $whole(1, 2)),
+                ),
+                'sound', 'touch', 'archived' => $whole(0, 1) === 1,
+            },
+        ];
     }
 
     /**

@@ -210,7 +210,10 @@ final class ArrangementTest extends TestCase
             'active_mm' => [100, $height],
             'position_mm' => [$x, $y],
         ];
-        $ids = static fn (Surface $surface) => array_map(static fn (PlacedPanel $panel) => $panel->id, $surface->panels);
+        $ids = static fn (Surface $surface) => array_map(
+            static fn (PlacedPanel $panel) => $panel->id,
+            $surface->panels,
+        );
 
         self::assertSame(
             ['b', 'a', 'c'],

@@ -44,6 +44,19 @@ final class TextTest extends TestCase
         );
     }
 
+    /** A line as wide as the box stays one, a unit less breaks it; the space before the break takes no room. */
+    public function testALineMayBeAsWideAsItsBox(): void
+    {
+        $pieces = ['one ', 'two ', 'three'];
+        $run = [['from' => 0, 'to' => 400], ['from' => 450, 'to' => 900], ['from' => 950, 'to' => 1700]];
+        $lines = static fn (int $units) => LineBreaker::lines($pieces, $run, Rational::of($units));
+
+        self::assertSame(['one two', 'three'], $lines(900));
+        self::assertSame(['one', 'two', 'three'], $lines(899));
+        self::assertSame(['one two three'], $lines(1700));
+        self::assertSame(['one two', 'three'], $lines(1699));
+    }
+
     public function testEllipsisCutsAtGraphemes(): void
     {
         $set = self::set('Zoë 👩‍👩‍👧‍👦👩‍👩‍👧‍👦👩‍👩‍👧‍👦 and many more words', TextMode::Ellipsis, 40, Size::of(300, 60));
@@ -107,11 +120,28 @@ final class TextTest extends TestCase
             self::assertTrue($face->measures($exact), $exact);
         }
         foreach (
-            ["12:45\tParis", "Auto\u{AD}bahn", 'Γa', 'Газ A', "e\u{332}x", "A\u{200D}V", "T\u{200B}o", "a\x0Cb", '北京'] as $guess
+            [
+                "12:45\tParis",
+                "Auto\u{AD}bahn",
+                'Γa',
+                'Газ A',
+                "e\u{332}x",
+                "A\u{200D}V",
+                "T\u{200B}o",
+                "a\x0Cb",
+                '北京',
+            ] as $guess
         ) {
             self::assertFalse($face->measures($guess), $guess);
         }
         self::assertTrue($face->measures("e\u{301}"), 'it composes to é');
+
+        $lato = (new TestFonts())->face('Lato', 400);
+        self::assertTrue($lato->measures('Αθήνα'));
+        self::assertFalse(
+            $lato->measures('ΈΞΟΔΟΣ'),
+            'Lato takes the accents off Greek capitals (408.75 px, drawn 400.95)',
+        );
     }
 
     public function testLaysFiveThousandCharacters(): void

@@ -10,6 +10,7 @@ use Random\Randomizer;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Plan\RoundPlan;
+use UpperPane\Core\Time\ClockNames;
 use UpperPane\Core\Time\ClockPattern;
 use UpperPane\Core\Time\Cycles;
 use UpperPane\Core\Time\OffsetTable;
@@ -32,7 +33,13 @@ final class TimeTest extends TestCase
     {
         $playlist = Playlist::of([['id' => 'a', 'ms' => 10_000], ['id' => 'b', 'ms' => 5000]]);
         foreach (
-            [[0, 'a', 10_000], [9999, 'a', 1], [10_000, 'b', 5000], [14_999, 'b', 1], [15_000 * 7 + 3, 'a', 9997]] as [$t, $entry, $left]
+            [
+                [0, 'a', 10_000],
+                [9999, 'a', 1],
+                [10_000, 'b', 5000],
+                [14_999, 'b', 1],
+                [15_000 * 7 + 3, 'a', 9997],
+            ] as [$t, $entry, $left]
         ) {
             self::assertSame([$entry, $left], [$playlist->at($t)['entry'], $playlist->at($t)['left_ms']]);
         }
@@ -54,6 +61,31 @@ final class TimeTest extends TestCase
             $t += $ms[$entry];
         }
         self::assertSame($t, $playlist->periodMs());
+    }
+
+    /**
+     * A period beyond 64 bits is not said, and what shows is found all the same: where all entries are of one length d,
+     * the entry at t is the one of step ⌊t ÷ d⌋.
+     */
+    public function testFindsWhatShowsInAPeriodBeyond64Bits(): void
+    {
+        $week = 604_800_000;
+        $list = static fn (string $name, int $count) => array_map(
+            static fn (int $i) => ['id' => "$name$i", 'ms' => $week],
+            range(0, $count - 1),
+        );
+        $playlist = Playlist::of($list('a', 9973), $list('b', 9967), 9949);
+
+        self::assertNull($playlist->periodMs());
+        self::assertSame($week * 9973, $playlist->cycleMs());
+        foreach ([0, 9948, 9949, 9950, 123_456_789, 15_000_000_000] as $step) {
+            $round = intdiv($step, 9950);
+            $expected = $step % 9950 === 9949 ? 'b'.$round % 9967 : 'a'.($round * 9949 + ($step % 9950)) % 9973;
+            self::assertSame(
+                ['entry' => $expected, 'since_ms' => 5, 'left_ms' => $week - 5],
+                $playlist->at($step * $week + 5),
+            );
+        }
     }
 
     /** What is found by halving is what walking from the start finds, on random lists. */
@@ -142,6 +174,25 @@ final class TimeTest extends TestCase
             [['zone' => 'B', 'entry' => 0, 'entry_left_ms' => 20_000, 'cycle_left_ms' => 20_000]],
             Cycles::cutAt(['A' => [5000, 5000, 5000], 'B' => [40_000]], 60_000),
         );
+        self::assertSame([], Cycles::cutAt(['A' => [3000, 5000]], 11_000), 'the first entry ends with the scene');
+    }
+
+    /** The texts among which the widest is sought hold every value that each field can show. */
+    public function testTriesEveryValueOfAClock(): void
+    {
+        $shown = static fn (string $pattern) => ClockPattern::parse(Input::of($pattern))->candidates();
+        $digits = array_map(strval(...), range(0, 9));
+        $days = ClockNames::WEEKDAYS;
+
+        self::assertSame(array_map(static fn (string $digit) => "$digit$digit", $digits), $shown('HH'));
+        self::assertSame(array_map(static fn (string $digit) => str_repeat($digit, 4), $digits), $shown('yyyy'));
+        self::assertSame($days, $shown('EEEE'));
+        self::assertSame(ClockNames::WEEKDAYS_SHORT, $shown('EEE'));
+        self::assertSame(ClockNames::MONTHS, $shown('MMMM'));
+        self::assertSame(ClockNames::MONTHS_SHORT, $shown('MMM'));
+        self::assertSame(['am', 'pm'], $shown('a'));
+        self::assertCount(7 * 10, $shown("EEEE 'at' HH"));
+        self::assertContains('Wednesday at 88', $shown("EEEE 'at' HH"));
     }
 
     public function testReadsClockPatterns(): void
