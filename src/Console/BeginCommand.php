@@ -60,7 +60,10 @@ final class BeginCommand extends Command
         $wrong = match (true) {
             preg_match(self::SLUG, $given['slug']) !== 1 => 'The slug holds small letters, digits and hyphens.',
             $given['site'] === '' || $given['name'] === '' => 'The site and the person have names.',
-            !in_array($given['zone'], \DateTimeZone::listIdentifiers(), true) => "“{$given['zone']}” is no IANA time zone.",
+            !in_array($given['zone'], \DateTimeZone::listIdentifiers(), true) => sprintf(
+                '“%s” is no IANA time zone.',
+                $given['zone'],
+            ),
             filter_var($email, \FILTER_VALIDATE_EMAIL) === false => "“{$email}” is no address of a person.",
             mb_strlen($password) < self::LEAST_PASSWORD => sprintf(
                 'The password on standard input has at least %d characters.',
