@@ -42,6 +42,7 @@ return [
     'document_edit' => $changing,
     'document_undo' => $changing,
     'document_redo' => $changing,
+    'document_mend' => $changing,
     'document_history' => $everyone,
     'document_since' => $everyone,
     'design_create' => $designing,

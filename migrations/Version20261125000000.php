@@ -114,9 +114,9 @@ final class Version20261125000000 extends AbstractMigration
             $author = (string) $row['author_id'];
             $nature = Nature::from($row['kind']);
             $cancels = match ($nature) {
-                Nature::Edit => null,
                 Nature::Undo => History::next(array_reverse($steps), $author)['undo']?->number,
                 Nature::Redo => History::next(array_reverse($steps), $author)['redo']?->number,
+                default => null,
             };
             $steps[] = new Step((int) $row['number'], $author, $row['batch'], $nature, $cancels, Scopes::of(), Scopes::of());
             $labels = array_map(static fn (string $code) => ['code' => $code, 'about' => (object) []], array_values(array_unique(array_column($row['commands'], 'do'))));

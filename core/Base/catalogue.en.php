@@ -324,6 +324,12 @@ return [
     ],
     'float.gone' => ['The float is no longer in this layout.', 'Look at what is there now, then try again.'],
     'zone.letter' => ['“{letter}” is no letter of a zone.', 'Use A to Z, then AA and so on.'],
+    'document.damaged' => ['What is stored of it cannot be read: {why}', 'Restore it from its history.'],
+    'document.whole' => ['It can be read as it is.', 'There is nothing to restore; open it.'],
+    'document.lost' => [
+        'Nothing in its history can be read either.',
+        'Bring it back from a backup (docs/running.md), or make it anew.',
+    ],
     'document.id_taken' => ['The id “{id}” is already in use.', 'Send the command with a new id.'],
     'document.zone_unplaced' => [
         'Panes and zones do not match: {zones}.',

@@ -52,7 +52,9 @@ final class History
             if ($step->nature === Nature::Edit) {
                 return ['undo' => $step, 'redo' => $redo ?: null];
             }
-            $cancelled[(int) $step->cancels] = true;
+            if ($step->cancels !== null) {
+                $cancelled[$step->cancels] = true;
+            }
         }
 
         return ['undo' => null, 'redo' => $redo ?: null];

@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design;
 
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Command;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
+use UpperPane\Core\Change\Stored;
 
 /**
  * Designs as one kind of document. Each zone and each scene is a part of its own.
@@ -34,7 +36,16 @@ final class DesignKind implements Kind
 
     public function stored(array $parts): Design
     {
-        $parts = $this->upgraded($parts);
+        return Stored::read('', fn () => self::assembled($this->upgraded($parts)));
+    }
+
+    /**
+     * @param array<string, string> $parts of this version
+     *
+     * @throws Refusal when a scene or a zone that is named is not there
+     */
+    private static function assembled(array $parts): Design
+    {
         $zones = $scenes = [];
         foreach ($parts as $name => $json) {
             if (str_starts_with($name, self::ZONE)) {
@@ -46,11 +57,21 @@ final class DesignKind implements Kind
             }
         }
 
-        return Design::assembled(
-            Input::of(json_decode($parts[self::HEAD], true, 16, \JSON_THROW_ON_ERROR)),
+        $design = Design::assembled(
+            Input::of(json_decode($parts[self::HEAD] ?? '', true, 16, \JSON_THROW_ON_ERROR)),
             $zones,
             $scenes,
         );
+        foreach ($design->order as $id) {
+            $design->scene($id);
+        }
+        foreach ($scenes as $scene) {
+            foreach ($scene->zones() as $id) {
+                isset($zones[$id]) || throw Refusal::because('document.zone_gone', "/zones/$id");
+            }
+        }
+
+        return $design;
     }
 
     public function read(Input $input): Design

@@ -32,7 +32,7 @@ final class Upgrade
     public static function parts(array $parts): array
     {
         /** @var array<string, mixed> $head */
-        $head = json_decode($parts[DesignKind::HEAD], true, 16, \JSON_THROW_ON_ERROR);
+        $head = json_decode($parts[DesignKind::HEAD] ?? '', true, 16, \JSON_THROW_ON_ERROR);
         if (($head['version'] ?? null) !== 1) {
             return $parts;
         }

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Design;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Change\Stored;
 use UpperPane\Core\Design\Fill\EmptyFill;
 use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\FillReader;
@@ -143,9 +144,11 @@ final class Zone
     private function read(): self
     {
         if ($this->json !== null && $this->fill === null) {
-            $read = self::parse(
-                $this->id,
-                Input::of(json_decode($this->json, true, 128, \JSON_THROW_ON_ERROR), "/zones/$this->id"),
+            $json = $this->json;
+            $path = "/zones/$this->id";
+            $read = Stored::read(
+                $path,
+                fn () => self::parse($this->id, Input::of(json_decode($json, true, 128, \JSON_THROW_ON_ERROR), $path)),
             );
             [$this->letter, $this->name, $this->runsOn, $this->fill] = [
                 $read->letter,

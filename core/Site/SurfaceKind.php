@@ -9,6 +9,7 @@ use UpperPane\Core\Change\Command;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
+use UpperPane\Core\Change\Stored;
 use UpperPane\Core\Site\Command\AddPlayer;
 use UpperPane\Core\Site\Command\RemovePlayer;
 use UpperPane\Core\Site\Command\SetField;
@@ -37,10 +38,12 @@ final class SurfaceKind implements Kind
 
     public function stored(array $parts): SurfaceSheet
     {
-        /** @var array<string, mixed> $fields */
-        $fields = json_decode($parts[self::HEAD], true, 64, \JSON_THROW_ON_ERROR);
+        $head = $parts[self::HEAD] ?? '';
 
-        return SurfaceSheet::parse(Input::of($fields));
+        return Stored::read(
+            '',
+            static fn () => SurfaceSheet::parse(Input::of(json_decode($head, true, 64, \JSON_THROW_ON_ERROR))),
+        );
     }
 
     public function read(Input $input): SurfaceSheet

@@ -10,6 +10,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Document\EditDocument;
+use UpperPane\App\UseCase\Document\MendDocument;
 use UpperPane\App\UseCase\Document\ShowDocument;
 use UpperPane\App\UseCase\Document\UndoDocument;
 use UpperPane\App\UseCase\Document\View;
@@ -46,6 +47,12 @@ final readonly class DocumentController
     public function redo(string $id, Request $request, #[CurrentUser] Person $person, UndoDocument $undo): JsonResponse
     {
         return new JsonResponse($undo($id, Body::of($request), $person, Nature::Redo));
+    }
+
+    #[Route('/api/documents/{id}/mend', 'document_mend', methods: ['POST'])]
+    public function mend(string $id, Request $request, #[CurrentUser] Person $person, MendDocument $mend): JsonResponse
+    {
+        return new JsonResponse($mend($id, Body::of($request), $person));
     }
 
     #[Route('/api/documents/{id}/revisions', 'document_history', methods: ['GET'])]

@@ -6,6 +6,7 @@ namespace UpperPane\App\Repository;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\Core\Base\Input;
@@ -17,6 +18,7 @@ use UpperPane\Core\Change\Nature;
 use UpperPane\Core\Change\Outcome;
 use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Change\Step;
+use UpperPane\Core\Change\Stored;
 
 /** The one store of documents: their parts, and a revision per batch. Plain SQL, since every edit goes through it. */
 final readonly class Documents
@@ -29,7 +31,11 @@ final readonly class Documents
     {
     }
 
-    /** @return ?LoadedDocument null when it is not there */
+    /**
+     * @return ?LoadedDocument null when it is not there
+     *
+     * @throws Refusal `document.damaged`
+     */
     public function load(string $id, bool $lock = false): ?LoadedDocument
     {
         if ($lock) {
@@ -38,7 +44,7 @@ final readonly class Documents
         // In one statement, so that the parts are those of the revision.
         $rows = $this->database->fetchAllAssociative(
             'SELECT d.kind, d.site_id, d.surface_id, d.area, d.revision, p.name, p.content FROM document d '.
-                'JOIN part p ON p.document_id = d.id WHERE d.id = ?',
+                'LEFT JOIN part p ON p.document_id = d.id WHERE d.id = ?',
             [$id],
         );
         if ($rows === []) {
@@ -46,11 +52,11 @@ final readonly class Documents
         }
         $row = $rows[0];
         /** @var array<string, string> $parts */
-        $parts = array_column($rows, 'content', 'name');
+        $parts = $row['name'] === null ? [] : array_column($rows, 'content', 'name');
         $surface = $row['surface_id'] === null ? null : (int) $row['surface_id'];
 
         $kind = $this->kinds->named($row['kind']);
-        $current = $kind->upgraded($parts);
+        $current = Stored::read('', static fn () => $kind->upgraded($parts));
 
         return new LoadedDocument(
             $id,
@@ -127,7 +133,24 @@ final readonly class Documents
             'changed_at' => $this->now(),
             'changed_by_id' => $person->id,
         ]);
-        $this->write($new->id, $this->kinds->named($new->kind)->parts($new->document));
+        $parts = $this->kinds->named($new->kind)->parts($new->document);
+        $this->write($new->id, $parts);
+        $this->database->insert('revision', [
+            'document_id' => $new->id,
+            'number' => 0,
+            'batch' => Uuid::v4()->toRfc4122(),
+            'client' => '',
+            'author_id' => $person->id,
+            'at' => $this->now(),
+            'nature' => Nature::Begin->value,
+            'cancels' => null,
+            'labels' => self::json([['code' => 'document.begin', 'about' => (object) []]]),
+            'commands' => '[]',
+            'inverses' => '[]',
+            'reads_scopes' => '[]',
+            'writes_scopes' => '[]',
+            'keyframe' => self::json($parts),
+        ]);
     }
 
     /**

@@ -79,6 +79,7 @@ final class RightsTest extends ApiCase
             'document_edit' => $step + ['revision' => 1, 'commands' => [$rename]],
             'document_undo' => $step,
             'document_redo' => $step,
+            'document_mend' => ['batch' => self::uuid()],
             'surface_make' => [
                 'made_as' => self::uuid(),
                 'name' => 'Theirs',

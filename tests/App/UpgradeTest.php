@@ -70,10 +70,14 @@ final class UpgradeTest extends ApiCase
                     $rects($this->call('GET', "/api/documents/$id?layout=turned", null, 200)),
                 );
             }
-            self::assertCount(
-                $was['revision'],
-                $this->call('GET', "/api/documents/$id/revisions", null, 200)['revisions'],
-            );
+            $history = $this->call('GET', "/api/documents/$id/revisions", null, 200)['revisions'];
+            self::assertSame($was['revision'], $history[0]['number']);
+
+            // And if what is stored were damaged, it would come back.
+            self::database()->executeStatement("UPDATE part SET content = '' WHERE document_id = ?", [$id]);
+            $mended = $this->call('POST', "/api/documents/$id/mend", ['batch' => self::uuid()], 200);
+            self::assertSame($was['revision'], $mended['from']);
+            self::assertEquals($was['zones'], $rects($this->call('GET', "/api/documents/$id", null, 200)));
         }
     }
 

@@ -143,7 +143,8 @@ export interface Effects {
     name: string
     zones: { letter: string; before: Rect | null; after: Rect }[]
     findings: Finding[]
-    plan: Plan
+    /** None of one that cannot be read. */
+    plan: Plan | null
   }[]
 }
 
@@ -174,5 +175,5 @@ export interface Elevation {
   surfaces: SurfaceLine[]
   archived: { code: string; name: string; document: string; revision: number }[]
   /** Those whose sheet cannot be read, with the reason. */
-  unreadable: { code: string; name: string; why: { message: string; mend: string } | null }[]
+  unreadable: { code: string; name: string; document: string; why: { message: string; mend: string } | null }[]
 }

@@ -34,7 +34,7 @@ export interface RevisionLine {
   number: number
   author: string
   at: string
-  nature: 'edit' | 'undo' | 'redo'
+  nature: 'begin' | 'edit' | 'undo' | 'redo' | 'mend'
   cancels: number | null
   labels: Label[]
 }

@@ -2,8 +2,10 @@
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
+import { ProblemError } from '../api/client'
 import type { MediaLine } from '../api/types'
 import ConflictChoice from '../document/ConflictChoice.vue'
+import MendButton from '../document/MendButton.vue'
 import { useListening } from '../document/useListening'
 import { useSession } from '../session/session'
 import { useUploads } from '../stock/uploads'
@@ -47,30 +49,28 @@ const beside = useBeside(
 )
 const LAST = `bench:last:${session.slug}`
 
-watch(
-  id,
-  async (wanted) => {
-    const last = localStorage.getItem(LAST)
-    if (wanted === '') {
-      if (last) await router.replace({ name: 'bench', params: { design: last } })
-      return
-    }
-    playhead.pause()
-    error.value = null
-    try {
-      await design.open(wanted, query('scene'), query('layout') === 'turned' ? 'turned' : 'own')
-      localStorage.setItem(LAST, wanted)
-      const site = design.answer?.surface?.site
-      if (site && site !== route.params['site']) await router.replace({ params: { site, design: wanted }, query: route.query })
-      design.selected = design.zones[query('zone')] ? query('zone') : (design.order[0] ?? null)
-      playhead.seek(round.startOf(design.scene) ?? 0)
-    } catch (refused) {
-      localStorage.removeItem(LAST)
-      error.value = refused
-    }
-  },
-  { immediate: true },
-)
+async function open(wanted: string): Promise<void> {
+  const last = localStorage.getItem(LAST)
+  if (wanted === '') {
+    if (last) await router.replace({ name: 'bench', params: { design: last } })
+    return
+  }
+  playhead.pause()
+  error.value = null
+  try {
+    await design.open(wanted, query('scene'), query('layout') === 'turned' ? 'turned' : 'own')
+    localStorage.setItem(LAST, wanted)
+    const site = design.answer?.surface?.site
+    if (site && site !== route.params['site']) await router.replace({ params: { site, design: wanted }, query: route.query })
+    design.selected = design.zones[query('zone')] ? query('zone') : (design.order[0] ?? null)
+    playhead.seek(round.startOf(design.scene) ?? 0)
+  } catch (refused) {
+    localStorage.removeItem(LAST)
+    error.value = refused
+  }
+}
+watch(id, open, { immediate: true })
+const damaged = computed(() => error.value instanceof ProblemError && error.value.problem.code === 'document.damaged')
 
 /** The address says which scene, which of its layouts and which zone are looked at. */
 watch([() => design.selected, () => design.scene, () => design.layout], ([zone, scene, layout]) => {
@@ -160,7 +160,8 @@ onMounted(() => void stock.load())
   </div>
   <div v-else-if="!id || error" class="empty-place">
     <RefusalNote :error="error" />
-    <h1>{{ t('bench.none') }}</h1>
+    <MendButton v-if="damaged && session.may('design')" :document="id" @mended="open(id)" />
+    <h1 v-else>{{ t('bench.none') }}</h1>
     <p class="hint">{{ t('bench.choose') }}</p>
     <RouterLink class="btn btn-primary" :to="{ name: 'elevation' }">{{ t('bench.to-elevation') }}</RouterLink>
   </div>

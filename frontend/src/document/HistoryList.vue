@@ -32,7 +32,7 @@ watch(
   <ol v-else class="lines history">
     <li v-for="one in revisions" :key="one.number" class="line" :class="{ undone: cancelled.has(one.number) }">
       <span class="measure">{{ one.number }}</span>
-      <span>{{ one.nature === 'edit' ? '' : `${t(`history.${one.nature}`)}: ` }}{{ labels.all(one.labels) }}</span>
+      <span>{{ one.cancels === null ? '' : `${t(`history.${one.nature}`)}: ` }}{{ labels.all(one.labels) }}</span>
       <span class="hint">{{ one.author }}, {{ timeOfDay(one.at, zone) }}</span>
     </li>
   </ol>

@@ -7,6 +7,7 @@ export function useLabels(): { one: (label: Label) => string; all: (labels: Labe
   const one = ({ code, about }: Label): string => {
     if (about['field']) return t('done.field', { field: t(`field.${about['field']}`) })
     const what = t(`done.${code.replace('.', '-')}`)
+    if (about['revision']) return t('done.to', { what, revision: about['revision'] })
     const whose = about['letter'] ?? about['scene'] ?? about['player'] ?? about['name']
     return whose ? t('done.of', { what, whose }) : what
   }

@@ -81,7 +81,7 @@ useUndoKeys((kind) => whole.value && void surfaces.step(kind))
         :surface="whole"
         :zone="surfaces.elevation.site.zone"
         @leave="choose(null)" />
-      <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" />
+      <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" @mended="surfaces.load" />
     </ThingColumn>
     <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>

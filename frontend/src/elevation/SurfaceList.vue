@@ -2,13 +2,14 @@
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Elevation } from '../api/surfaces'
+import MendButton from '../document/MendButton.vue'
 import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
 import { pixels } from '../ui/format'
 
 /** Nothing is chosen: all surfaces, by group, and what was archived. */
 const props = defineProps<{ elevation: Elevation }>()
-const emit = defineEmits<{ choose: [code: string] }>()
+const emit = defineEmits<{ choose: [code: string]; mended: [] }>()
 const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
@@ -43,6 +44,7 @@ async function restore(code: string): Promise<void> {
       <li v-for="one in elevation.unreadable" :key="one.code" class="line">
         <span>{{ one.name }}</span>
         <span class="hint">{{ one.why?.message }} {{ one.why?.mend }}</span>
+        <MendButton v-if="session.may('mount')" :document="one.document" @mended="emit('mended')" />
       </li>
     </ul>
   </template>

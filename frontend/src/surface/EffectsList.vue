@@ -16,7 +16,7 @@ const { t } = useI18n()
     <p v-if="!effects.designs.length" class="hint">{{ t('surface.no-effects') }}</p>
     <div v-for="design in effects.designs" :key="design.id" class="effect">
       <h4>{{ design.name }}</h4>
-      <PlanStill :plan="design.plan" :width="300" :height="220" />
+      <PlanStill v-if="design.plan" :plan="design.plan" :width="300" :height="220" />
       <ul class="lines sizes">
         <li v-for="zone in design.zones" :key="zone.letter" class="line">
           <b class="letter">{{ zone.letter }}</b>

@@ -46,7 +46,7 @@ final readonly class Desks
     }
 
     /** @return Desk<Document> */
-    private function of(string $kind): Desk
+    public function of(string $kind): Desk
     {
         foreach ($this->desks as $desk) {
             if ($desk->kind() === $kind) {

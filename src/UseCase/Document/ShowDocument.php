@@ -27,7 +27,7 @@ final readonly class ShowDocument
     {
         [$head] = $this->desks->open($id, $person);
 
-        return ['revision' => $head->revision, 'revisions' => $this->documents->lines($id)];
+        return ['revision' => $head->revision, 'revisions' => $this->documents->lines($id, -1)];
     }
 
     /**

@@ -15,6 +15,7 @@ use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Site\Command\SetField;
@@ -62,16 +63,28 @@ final readonly class ShowEffects
         ];
     }
 
-    /** @return array<string, mixed> */
+    /** @return array<string, mixed> without a plan, with the reason, when it cannot be read */
     private function effect(DocumentRow $design, SurfaceRow $row, SurfaceSheet $before, SurfaceSheet $after): array
     {
-        $loaded = $this->documents->load($design->id);
-        $document = $loaded?->document;
-        if ($loaded === null || !($document instanceof Design)) {
-            throw Absent::named('design');
+        try {
+            $loaded = $this->documents->load($design->id);
+            $document = $loaded?->document;
+            if ($loaded === null || !($document instanceof Design)) {
+                throw Absent::named('design');
+            }
+            $was = self::rects($this->planning->judge($loaded, $document, $row, $before));
+            $judgement = $this->planning->judge($loaded, $document, $row, $after);
+        } catch (Refusal $damage) {
+            $finding = Finding::of($damage->refusalCode, Severity::Stop, $damage->path, $damage->params);
+
+            return [
+                'id' => $design->id,
+                'name' => $design->name,
+                'zones' => [],
+                'findings' => [$finding->toArray()],
+                'plan' => null,
+            ];
         }
-        $was = self::rects($this->planning->judge($loaded, $document, $row, $before));
-        $judgement = $this->planning->judge($loaded, $document, $row, $after);
 
         return [
             'id' => $design->id,
