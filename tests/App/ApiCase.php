@@ -6,9 +6,11 @@ namespace UpperPane\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use Symfony\Bundle\FrameworkBundle\Test\KernelTestCase;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
 use UpperPane\App\Kernel;
+use UpperPane\Tests\Support\Contract;
 
 /** The app behind its HTTP interface, on the demo's data; every test's writes are rolled back. */
 abstract class ApiCase extends KernelTestCase
@@ -64,8 +66,11 @@ abstract class ApiCase extends KernelTestCase
         return (array) json_decode((string) $this->response->getContent(), true);
     }
 
-    /** @param array<string, string> $server */
-    protected function raw(string $method, string $path, string $body, array $server = []): void
+    /**
+     * @param array<string, string>       $server
+     * @param array<string, UploadedFile> $files
+     */
+    protected function raw(string $method, string $path, string $body, array $server = [], array $files = []): void
     {
         $kernel = self::$kernel ?? self::fail('no kernel');
         $kernel->getContainer()->get('services_resetter')->reset();
@@ -73,10 +78,12 @@ abstract class ApiCase extends KernelTestCase
             $path,
             $method,
             cookies: $this->cookies,
+            files: $files,
             server: $server + ['HTTP_X_CSRF_TOKEN' => $this->csrf, 'CONTENT_TYPE' => 'application/json'],
             content: $body,
         );
         $this->response = $kernel->handle($request);
+        Contract::assertKept((string) $request->attributes->get('_route'), $this->response);
         foreach ($this->response->headers->getCookies() as $cookie) {
             $this->cookies[$cookie->getName()] = (string) $cookie->getValue();
         }
