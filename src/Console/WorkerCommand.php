@@ -25,6 +25,7 @@ use UpperPane\Core\Base\Refusal;
 final class WorkerCommand extends Command
 {
     private bool $stopping = false;
+    private bool $away = false;
 
     /** @var array<class-string, int> when each chore is due, in s */
     private array $due = [];
@@ -67,7 +68,17 @@ final class WorkerCommand extends Command
         $name = gethostname().'/'.getmypid();
         while (!$this->stopping) {
             $this->doChores($output);
-            $job = $this->claim($name);
+            try {
+                $job = $this->queue->claim($name);
+                $this->away = false;
+            } catch (ConnectionException $fault) {
+                $this->sayAway($output, $fault);
+                if ($input->getOption('until-empty')) {
+                    return Command::FAILURE;
+                }
+                sleep(1);
+                continue;
+            }
             if ($job !== null) {
                 $this->work($job, $output);
             } elseif ($input->getOption('until-empty')) {
@@ -99,16 +110,12 @@ final class WorkerCommand extends Command
         }
     }
 
-    /** Null when nothing waits, and also while the database is away: it will be back. */
-    private function claim(string $name): ?Claimed
+    /** Said once, not every second: it will be back. */
+    private function sayAway(OutputInterface $output, ConnectionException $fault): void
     {
-        try {
-            return $this->queue->claim($name);
-        } catch (ConnectionException) {
-            $this->entities->getConnection()->close();
-
-            return null;
-        }
+        $this->entities->getConnection()->close();
+        $this->away || $output->writeln('The database cannot be reached: '.$fault->getMessage());
+        $this->away = true;
     }
 
     private function work(Claimed $job, OutputInterface $output): void
