@@ -15,6 +15,11 @@ final class EdidCommand implements FileCommand
         return 'edid';
     }
 
+    public function about(): string
+    {
+        return 'An EDID file: maker, name, native px, rate, size and where it is from.';
+    }
+
     public function schema(): array
     {
         return ['type' => 'null', 'description' => 'Input is a binary file of 128·n bytes, given as --file FILE.'];

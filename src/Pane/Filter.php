@@ -55,6 +55,27 @@ final readonly class Filter
         }
     }
 
+    /** For people: how it is called, and what each command does. */
+    public function help(): string
+    {
+        $lines = array_map(
+            static fn (Described $command) => sprintf('  %-10s%s', $command->name(), $command->about()),
+            $this->commands,
+        );
+
+        return implode("\n", [
+            'bin/pane COMMAND < IN.json      one JSON document in, one out',
+            'bin/pane COMMAND --file FILE    for commands that read a file: edid',
+            'bin/pane schema COMMAND         the JSON Schema of what goes in',
+            'bin/pane list                   the names of all commands',
+            '',
+            ...$lines,
+            '',
+            'Refused input: exit 2 and one JSON object on standard error. See docs/cli.md.',
+            '',
+        ]);
+    }
+
     /** The error text for an answer that could not be written. */
     public static function unwritten(): string
     {

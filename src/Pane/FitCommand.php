@@ -17,6 +17,11 @@ final class FitCommand implements Command
         return 'fit';
     }
 
+    public function about(): string
+    {
+        return 'Source, box, fit, focus: what is drawn, seen, barred and cut away.';
+    }
+
     public function schema(): array
     {
         return Schema::object(

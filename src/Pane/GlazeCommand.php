@@ -20,6 +20,11 @@ final class GlazeCommand implements Command
         return 'glaze';
     }
 
+    public function about(): string
+    {
+        return 'A size and a tree of splits: px of every pane, and the mullions.';
+    }
+
     public function schema(): array
     {
         [$tree, $parts] = self::treeSchema();

@@ -19,6 +19,11 @@ final class LatticeCommand implements Command
         return 'lattice';
     }
 
+    public function about(): string
+    {
+        return 'A size, columns and rows, cells: their rectangle.';
+    }
+
     public function schema(): array
     {
         $count = Schema::whole(1, self::MOST_CELLS);

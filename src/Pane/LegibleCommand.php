@@ -25,6 +25,11 @@ final readonly class LegibleCommand implements Command
         return 'legible';
     }
 
+    public function about(): string
+    {
+        return 'A capital height in px, or a font at a size; pitch; distance: mm, arc minutes, how far single px are seen.';
+    }
+
     public function schema(): array
     {
         return Schema::object(

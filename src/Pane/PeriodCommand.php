@@ -15,6 +15,11 @@ final class PeriodCommand implements Command
         return 'period';
     }
 
+    public function about(): string
+    {
+        return 'Cycles of zones, the length of a scene: when they meet, which entries are cut.';
+    }
+
     public function schema(): array
     {
         $ms = Schema::whole(1, Cycles::HORIZON_MS);

@@ -24,6 +24,11 @@ final class PlaceCommand implements Command
         return 'place';
     }
 
+    public function about(): string
+    {
+        return 'Frames and floats: where each float lies, and its corners after turning.';
+    }
+
     public function schema(): array
     {
         $length = [

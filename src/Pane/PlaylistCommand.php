@@ -19,6 +19,11 @@ final class PlaylistCommand implements Command
         return 'playlist';
     }
 
+    public function about(): string
+    {
+        return 'Entries and durations, an interleave: cycle, period, sequence, what shows at given instants.';
+    }
+
     public function schema(): array
     {
         $entry = Schema::object(

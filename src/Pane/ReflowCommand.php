@@ -29,6 +29,11 @@ final class ReflowCommand implements Command
         return 'reflow';
     }
 
+    public function about(): string
+    {
+        return 'A tree of splits on one surface: its panes on another, what was loosened or left out.';
+    }
+
     public function schema(): array
     {
         [$tree, $parts] = GlazeCommand::treeSchema();

@@ -16,6 +16,11 @@ final class SurfaceCommand implements Command
         return 'surface';
     }
 
+    public function about(): string
+    {
+        return 'A grid of panels, or panels that hang freely: canvas, pitch, ratio, placed panels, seams, findings.';
+    }
+
     public function schema(): array
     {
         $panel = [
