@@ -57,7 +57,7 @@ final class FaultClient
             $answer = (string) curl_exec($this->curl);
             $status = (int) curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE);
             // An answer that was cut off is none: the browser's queue sees it so too.
-            $whole = curl_errno($this->curl) === 0;
+            $whole = curl_errno($this->curl) === 0 && ($status === 204 || json_validate($answer));
             if ($whole && $status >= 200 && $status < 300) {
                 return (array) json_decode($answer, true);
             }
