@@ -7,9 +7,10 @@ namespace UpperPane\Core\Text;
 use UpperPane\Core\Geometry\Rational;
 
 /**
- * Lines of a text within a width. Between two ASCII signs we break where Chromium does, because it draws (its own table,
- * found by trying every pair; a test tries them again); elsewhere where UAX #14 allows (ICU). A word wider than the box
- * stays whole and overflows, as in CSS `overflow-wrap: normal`. White space at a line's end hangs (CSS Text 3 §4.1.2).
+ * Lines of a text within a width. Between two ASCII signs we break where Chromium does, because it draws (its own
+ * table, found by trying every pair; a test tries them again); elsewhere where UAX #14 allows (ICU). A word wider than
+ * the box stays whole and overflows, as in CSS `overflow-wrap: normal`. White space at a line's end hangs (CSS Text 3
+ * §4.1.2).
  */
 final class LineBreaker
 {

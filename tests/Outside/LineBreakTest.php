@@ -17,7 +17,7 @@ final class LineBreakTest extends TestCase
 {
     private const WIDTHS = [130, 210, 300, 420, 640];
 
-    /** Chromium's lines, read from its DOM, for texts of all the kinds that are broken by rules; it wins, for it draws. */
+    /** Chromium's lines, read from its DOM, for texts of all the kinds that are broken by rules. */
     public function testLinesBreakWhereChromiumBreaksThem(): void
     {
         $texts = [

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Outside;
 
+use Facebook\WebDriver\Remote\RemoteWebDriver;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -25,7 +26,7 @@ use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\TestFonts;
 use UpperPane\Tests\Support\TinyFont;
 
-/** The core's answers against programs that know nothing of it: Chromium, HarfBuzz, ffprobe, exiftool. */
+/** The core's answers against programs that know nothing of it: Chromium, HarfBuzz, exiftool. */
 final class OutsideTest extends TestCase
 {
     /**
@@ -79,8 +80,7 @@ final class OutsideTest extends TestCase
     }
 
     /**
-     * Chromium's grid with minmax(0, Nfr), and its object-fit through SVG's preserveAspectRatio-free measuring of the
-     * drawn picture.
+     * Chromium's grid with minmax(0, Nfr), and its object-fit and object-position, read from the drawn picture.
      */
     public function testGridSharesAndObjectFitAgreeWithChromium(): void
     {
@@ -122,7 +122,9 @@ final class OutsideTest extends TestCase
             }
             foreach ([[1920, 1080], [1080, 1920], [100, 50]] as [$width, $height]) {
                 foreach (FitMode::cases() as $mode) {
-                    $this->assertFitsLikeChromium($browser, Size::of($width, $height), $mode);
+                    foreach ([[50, 50], [0, 100], [20, 75]] as $focus) {
+                        $this->assertFitsLikeChromium($browser, Size::of($width, $height), $mode, $focus);
+                    }
                 }
             }
         } finally {
@@ -130,8 +132,8 @@ final class OutsideTest extends TestCase
         }
     }
 
-    /** ffprobe and Chromium on a rotated video; EXIF orientation written by exiftool. */
-    public function testMediaFactsAgreeWithFfprobeAndExif(): void
+    /** A turned video in Chromium; EXIF orientation written by exiftool. */
+    public function testMediaFactsAgreeWithChromiumAndExif(): void
     {
         $video = Files::video('plain.mp4', 3, '640x360');
         $turned = dirname($video).'/turned.mp4';
@@ -162,21 +164,26 @@ final class OutsideTest extends TestCase
                 'rotate=90',
                 $turned,
             ]))->mustRun();
-        $length = new Process([
-            'ffprobe',
-            '-v',
-            'error',
-            '-show_entries',
-            'format=duration',
-            '-of',
-            'csv=p=0',
-            $turned,
-        ]);
-        $length->mustRun();
         $probe = new MediaProbe(new OutsideProgram(new Pulse()));
         $facts = $probe->look($turned, 'video/mp4');
-        self::assertSame([360, 640], $facts['size']->toArray());
-        self::assertSame((int) round((float) $length->getOutput() * 1000), $facts['duration_ms']);
+        $browser = Chromium::open();
+        $browser->get('data:text/html,<video muted></video>');
+        try {
+            $seen = $browser->executeAsyncScript(
+                <<<'JS'
+                const [data, done] = arguments
+                const video = document.querySelector('video')
+                video.onloadedmetadata = () => done([video.videoWidth, video.videoHeight, Math.round(video.duration * 1000)])
+                video.src = 'data:video/mp4;base64,' + data
+                JS
+                ,
+                [base64_encode((string) file_get_contents($turned))],
+            );
+        } finally {
+            $browser->quit();
+        }
+        self::assertSame([360, 640, 3000], $seen, 'as it was made: 3 s of 640 × 360, turned by a quarter');
+        self::assertSame($seen, [...$facts['size']->toArray(), $facts['duration_ms']]);
 
         $picture = Files::picture('orient.jpg', 400, 300);
         foreach ([1 => [400, 300], 3 => [400, 300], 6 => [300, 400], 8 => [300, 400]] as $orientation => $size) {
@@ -196,57 +203,69 @@ final class OutsideTest extends TestCase
         }
     }
 
-    private function assertFitsLikeChromium(
-        \Facebook\WebDriver\Remote\RemoteWebDriver $browser,
-        Size $source,
-        FitMode $mode,
-    ): void {
-        $image = imagecreatetruecolor(max(1, $source->width), max(1, $source->height));
-        imagefilledrectangle(
-            $image,
-            0,
-            0,
-            $source->width,
-            $source->height,
-            (int) imagecolorallocate($image, 255, 0, 0),
-        );
-        ob_start();
-        imagepng($image);
-        $data = base64_encode((string) ob_get_clean());
+    /**
+     * The picture says by its colours where on it one is: red grows from left to right, green from top to bottom, and
+     * blue is full only beside it.
+     *
+     * @param array{int, int} $focus in percent
+     */
+    private function assertFitsLikeChromium(RemoteWebDriver $browser, Size $source, FitMode $mode, array $focus): void
+    {
         $css = $mode === FitMode::Stretch ? 'fill' : $mode->value;
-        $drawn = $browser->executeAsyncScript(
+        $browser->executeAsyncScript(
             <<<'JS'
-            const [data, fit, done] = arguments
+            const [width, height, fit, focus, done] = arguments
+            const canvas = document.createElement('canvas')
+            Object.assign(canvas, { width, height })
+            const pen = canvas.getContext('2d')
+            const data = pen.createImageData(width, height)
+            for (let y = 0; y < height; y++)
+              for (let x = 0; x < width; x++)
+                data.data.set([(x * 256) / width, (y * 256) / height, 0, 255], 4 * (y * width + x))
+            pen.putImageData(data, 0, 0)
             const image = new Image()
-            image.onload = () => {
-              const box = document.body.appendChild(document.createElement('div'))
-              box.style.cssText = 'width: 800px; height: 600px; overflow: hidden; position: absolute; left: 0; top: 0; background: #fff'
-              image.style.cssText = `width: 800px; height: 600px; object-fit: ${fit}; display: block`
-              box.append(image)
-              const natural = [image.naturalWidth, image.naturalHeight]
-              const scale = fit === 'contain' ? Math.min(800 / natural[0], 600 / natural[1]) : fit === 'cover' ? Math.max(800 / natural[0], 600 / natural[1]) : 1
-              done([getComputedStyle(image).objectFit, scale])
-            }
-            image.src = 'data:image/png;base64,' + data
+            image.style.cssText = `position: absolute; left: 0; top: 0; width: 800px; height: 600px; background: #00f; object-fit: ${fit}; object-position: ${focus[0]}% ${focus[1]}%`
+            image.onload = () => requestAnimationFrame(() => requestAnimationFrame(() => done()))
+            document.body.replaceChildren(image)
+            image.src = canvas.toDataURL()
             JS
             ,
-            [$data, $css],
+            [$source->width, $source->height, $css, $focus],
         );
-        self::assertSame($css, $drawn[0]);
         $path = sys_get_temp_dir().'/fit-'.getmypid().'.png';
         $browser->takeScreenshot($path);
         $shot = imagecreatefrompng($path) ?: self::fail('no picture');
-        $red = static fn (int $x, int $y): bool => (imagecolorat($shot, $x, $y) & 0xFFFFFF) === 0xFF0000;
-        $across = array_filter(range(0, 799), static fn (int $x) => $red($x, 300));
-        $down = array_filter(range(0, 599), static fn (int $y) => $red(400, $y));
-        $fit = Fit::of($source, Size::of(800, 600), $mode)->toArray();
+        unlink($path);
+        $fit = Fit::of($source, Size::of(800, 600), $mode, 1000 * $focus[0], 1000 * $focus[1])->toArray();
+        [$left, $top, $right, $bottom] = $fit['bars'];
+        $on = static fn (int $x, int $y): bool => (imagecolorat($shot, $x, $y) & 0xFF) < 128;
+        $middle = [(int) ((800 + $left - $right) / 2), (int) ((600 + $top - $bottom) / 2)];
+        $across = array_filter(range(0, 799), static fn (int $x) => $on($x, $middle[1]));
+        $down = array_filter(range(0, 599), static fn (int $y) => $on($middle[0], $y));
+        $what = "{$source->width} × {$source->height} $css at {$focus[0]} % {$focus[1]} %";
         self::assertEqualsWithDelta(
-            [$fit['bars'][0], 800 - $fit['bars'][2], $fit['bars'][1], 600 - $fit['bars'][3]],
+            [$left, 800 - $right, $top, 600 - $bottom],
             [min($across), max($across) + 1, min($down), max($down) + 1],
             1.0,
-            "{$source->width} × {$source->height} $css",
+            $what,
         );
-        $browser->executeScript('document.body.innerHTML = ""');
+        // One px of the picture may be several colours; two more for the drawing's smoothing.
+        [$seenX, $seenY, $seenWidth, $seenHeight] = $fit['visible'];
+        foreach ([[0.1, 0.1], [0.5, 0.5], [0.9, 0.2]] as [$x, $y]) {
+            $colour = imagecolorat(
+                $shot,
+                (int) ($left + $x * (800 - $left - $right)),
+                (int) ($top + $y * (600 - $top - $bottom)),
+            );
+            foreach (
+                [
+                    [($seenX + $x * $seenWidth) / $source->width, $colour >> 16, $source->width],
+                    [($seenY + $y * $seenHeight) / $source->height, $colour >> 8, $source->height],
+                ] as [$expected, $seen, $px]
+            ) {
+                self::assertEqualsWithDelta(256 * $expected, $seen & 0xFF, 2 + 256 / $px, "$what: at $x, $y");
+            }
+        }
     }
 
     /**
