@@ -322,6 +322,19 @@ return [
         'A ground is a colour or a picture, not {kind}.',
         'Choose a colour or a picture; place anything else as a zone.',
     ],
+    'arithmetic.text' => [
+        '“{value}” cannot be reckoned.',
+        'Use numbers, px, %, mm or fr, and + - * / ( ), for example 1920/3 or 50% - 8px.',
+    ],
+    'arithmetic.zero' => ['“{value}” divides by 0.', 'Divide by another number.'],
+    'arithmetic.units' => [
+        '“{value}” multiplies or divides by a length.',
+        'Multiply and divide by numbers without a unit only.',
+    ],
+    'arithmetic.mixed' => [
+        '“{value}” mixes units that have no common one here.',
+        'Use one unit, or px with %.',
+    ],
     'float.gone' => ['The float is no longer in this layout.', 'Look at what is there now, then try again.'],
     'zone.letter' => ['“{letter}” is no letter of a zone.', 'Use A to Z, then AA and so on.'],
     'document.damaged' => ['What is stored of it cannot be read: {why}', 'Restore it from its history.'],

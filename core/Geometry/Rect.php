@@ -125,6 +125,19 @@ final readonly class Rect
         );
     }
 
+    /** One that may lie beyond its canvas, as a float's may. */
+    public static function parseAnywhere(Input $input): self
+    {
+        $sides = $input->asList(4, 4);
+
+        return new self(
+            $sides[0]->asInt(-Size::LARGEST_PX, Size::LARGEST_PX),
+            $sides[1]->asInt(-Size::LARGEST_PX, Size::LARGEST_PX),
+            $sides[2]->asInt(1, Size::LARGEST_PX),
+            $sides[3]->asInt(1, Size::LARGEST_PX),
+        );
+    }
+
     /** @return array{int, int, int, int} */
     public function toArray(): array
     {

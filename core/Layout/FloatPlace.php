@@ -95,6 +95,23 @@ final readonly class FloatPlace
     }
 
     /**
+     * Held to the same point of its frame, lying at another rectangle. Units stay where they can say it exactly.
+     */
+    public function movedTo(Rect $frame, Rect $rect): self
+    {
+        $px = self::held($this->zone, $this->frame, $frame, $this->anchor, $rect, $this->turnCentidegrees);
+        $offset = $size = [];
+        foreach ([Axis::X, Axis::Y] as $index => $axis) {
+            $framePx = $frame->length($axis);
+            $offset[] = $this->offset[$index]->holding($px->offset[$index]->in($framePx), $framePx);
+            $size[] = $this->size[$index]->holding($px->size[$index]->in($framePx), $framePx);
+        }
+        $kept = $this->lying($this->frame, $this->anchor, $offset, $size);
+
+        return $kept->rect($frame)->equals($rect) ? $kept : $px;
+    }
+
+    /**
      * Left and right, top and bottom edges are rounded separately; a side is never below 1 px.
      *
      * @param ?Rational $scale px there per design px; null on the design's own canvas
@@ -202,12 +219,21 @@ final readonly class FloatPlace
     /** @return array{Length, Length} */
     public static function size(Input $input): array
     {
-        $size = self::pair($input->list('size', 2, 2));
+        return self::seen(self::pair($input->list('size', 2, 2)), $input->pathTo('size'));
+    }
+
+    /**
+     * @param array{Length, Length} $size
+     *
+     * @return array{Length, Length}
+     *
+     * @throws Refusal `float.no_size`
+     */
+    public static function seen(array $size, string $path): array
+    {
         foreach ($size as $index => $length) {
             $length->isPositive()
-                || throw Refusal::because('float.no_size', $input->pathTo('size').'/'.$index, [
-                    'value' => $length->toText(),
-                ]);
+                || throw Refusal::because('float.no_size', "$path/$index", ['value' => $length->toText()]);
         }
 
         return $size;

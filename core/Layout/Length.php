@@ -56,6 +56,14 @@ final readonly class Length
         };
     }
 
+    /** The same unit holding other px of a frame, as nearly as three decimals can say it. */
+    public function holding(Rational $px, int $framePx): self
+    {
+        return $this->unit === SizeUnit::Percent
+            ? new self($px->times(Rational::of(100_000, $framePx))->round(), $this->unit)
+            : self::ofPx($px);
+    }
+
     public function isPositive(): bool
     {
         return $this->thousandths > 0;

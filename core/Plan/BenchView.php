@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\Mullion;
 use UpperPane\Core\Layout\Part;
@@ -25,13 +26,19 @@ final readonly class BenchView
     }
 
     /** @return array<string, mixed> */
-    public static function of(LayoutAt $at, ?Ground $ground): array
+    public static function of(LayoutAt $at, ?Ground $ground, ?Rect $safe = null): array
     {
         $view = new self($at, $at->glazing());
 
         return [
             'mullions' => array_map($view->mullion(...), $view->glazing->mullions()),
-            'snaps' => SnapLines::of($at->canvas(), $view->glazing, $ground),
+            'snaps' => SnapLines::of(
+                $at->canvas(),
+                $view->glazing,
+                $ground,
+                $at->placing($ground->panels ?? [])->placed,
+                $safe,
+            ),
             'parts' => (object) $view->parts($at->tree()),
             'root' => $view->halves($at->tree(), null),
         ];

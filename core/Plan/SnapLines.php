@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Geometry\Axis;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
+use UpperPane\Core\Layout\Placed;
 use UpperPane\Core\Surface\Ground;
 
 /**
@@ -15,13 +17,23 @@ use UpperPane\Core\Surface\Ground;
  */
 final class SnapLines
 {
-    private const RANKS = ['seam' => 0, 'centre' => 1, 'third' => 2, 'line' => 3];
+    private const RANKS = [
+        'seam' => 0,
+        'centre' => 1,
+        'third' => 2,
+        'line' => 3,
+        'safe' => 3,
+        'edge' => 3,
+        'float' => 3,
+    ];
 
     /**
+     * @param array<string, Placed> $placed by zone, of which the floats count
+     *
      * @return array<string, list<array{at: int, kind: string, rank: int, after: ?string}>> per axis; `after` names the
-     *     mullion that a line is, so that it does not snap to itself
+     *     mullion or the float that a line is of, so that it does not snap to itself
      */
-    public static function of(Size $canvas, Glazing $glazing, ?Ground $ground): array
+    public static function of(Size $canvas, Glazing $glazing, ?Ground $ground, array $placed, ?Rect $safe): array
     {
         $snaps = [];
         foreach (Axis::cases() as $axis) {
@@ -39,6 +51,17 @@ final class SnapLines
             foreach ($glazing->mullions() as $mullion) {
                 if ($mullion->axis === $axis) {
                     $lines[] = self::line($mullion->at, 'line', $mullion->partIds[1]);
+                }
+            }
+            array_push($lines, self::line(0, 'edge'), self::line($length, 'edge'));
+            if ($safe !== null) {
+                array_push($lines, self::line($safe->start($axis), 'safe'), self::line($safe->end($axis), 'safe'));
+            }
+            foreach ($placed as $zone => $one) {
+                $box = $one->box();
+                foreach ($one->isFloat ? [0, 1, 2] : [] as $halves) {
+                    $at = $box->start($axis) + intdiv($halves * $box->length($axis), 2);
+                    $lines[] = self::line($at, 'float', $zone);
                 }
             }
             $snaps[$axis->value] = array_values(array_unique($lines, \SORT_REGULAR));

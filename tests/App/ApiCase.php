@@ -19,6 +19,9 @@ abstract class ApiCase extends KernelTestCase
     protected Response $response;
     private string $csrf = '';
 
+    /** Whether answers are those of docs/openapi.json. */
+    protected bool $documented = true;
+
     /** @var array<string, string> */
     protected array $cookies = [];
 
@@ -83,7 +86,9 @@ abstract class ApiCase extends KernelTestCase
             content: $body,
         );
         $this->response = $kernel->handle($request);
-        Contract::assertKept((string) $request->attributes->get('_route'), $this->response);
+        if ($this->documented) {
+            Contract::assertKept((string) $request->attributes->get('_route'), $this->response);
+        }
         foreach ($this->response->headers->getCookies() as $cookie) {
             $this->cookies[$cookie->getName()] = (string) $cookie->getValue();
         }

@@ -17,6 +17,7 @@ use UpperPane\Tests\Support\Notes\NotesKind;
  */
 final class OwnKindTest extends ApiCase
 {
+    protected bool $documented = false;
     private const NOTES = '0b0c1d00-0000-4000-8000-0000000000aa';
 
     public function testAKindBringsItsValueAndGetsTheRest(): void
@@ -39,7 +40,7 @@ final class OwnKindTest extends ApiCase
         $this->signIn();
         self::assertSame(['b' => 'Leek'], $this->step('undo', document: self::NOTES)['notes']);
         self::assertSame(['a' => 'Tea', 'b' => 'Leek'], $this->step('redo', document: self::NOTES)['notes']);
-        self::assertCount(4, $this->call('GET', '/api/documents/'.self::NOTES.'/revisions')['revisions']);
+        self::assertCount(5, $this->call('GET', '/api/documents/'.self::NOTES.'/revisions')['revisions']);
         self::assertSame(
             'input.length',
             $this->edit([$set('a', str_repeat('x', 201))], 4, 422, document: self::NOTES)['code'],

@@ -191,11 +191,12 @@ final class RandomDesign
         $floats = $at->layout->floats;
         $float = $floats === [] ? null : $this->one($floats);
         $known = $float->zone ?? 'none';
+        $all = array_map(static fn ($one) => $one->zone, $floats);
         $lengths = fn () => [$this->random->getInt(5, 600).'px', $this->random->getInt(1, 60).'.5%'];
         $pane = $at->tree()->paneIds()[0];
 
         return $here +
-            match ($float === null ? 0 : $this->random->getInt(0, 6)) {
+            match ($float === null ? 0 : $this->random->getInt(0, 10)) {
                 0 => [
                     'do' => 'float.place',
                     'float' => [
@@ -222,7 +223,23 @@ final class RandomDesign
                     'zone' => $known,
                     'before' => $this->chance(2) ? null : $this->one($floats)->zone,
                 ],
-                default => ['do' => 'float.remove', 'zone' => $known],
+                6 => ['do' => 'float.remove', 'zone' => $known],
+                7 => [
+                    'do' => 'float.lay',
+                    'rects' => [$known => array_map(fn () => $this->random->getInt(1, 900), range(0, 3))],
+                ],
+                8 => [
+                    'do' => 'float.align',
+                    'zones' => $all,
+                    'edge' => $this->one(['left', 'centre', 'bottom']),
+                ] + (count($all) < 2 || $this->chance(2) ? ['within' => [0, 0, 901, 777]] : []),
+                9 => ['do' => 'float.spread', 'zones' => $all, 'axis' => $this->one(['x', 'y'])],
+                default => [
+                    'do' => 'float.match',
+                    'zones' => $all,
+                    'like' => $known,
+                    'side' => $this->one(['width', 'height', 'both']),
+                ],
             };
     }
 

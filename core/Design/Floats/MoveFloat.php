@@ -11,8 +11,11 @@ use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Scope;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\FloatPlace;
 use UpperPane\Core\Layout\Length;
+use UpperPane\Core\Layout\Placing;
+use UpperPane\Core\Layout\Typed;
 
 /** `float.move`: the offset of a float from its anchor, x right, y down. Refuses `float.gone`. */
 final readonly class MoveFloat implements DesignCommand
@@ -23,7 +26,7 @@ final readonly class MoveFloat implements DesignCommand
         private string $scene,
         private bool $turned,
         private string $zone,
-/** @var array{Length, Length} */ private array $offset,
+/** @var array{Typed, Typed} */ private array $offset,
     ) {
     }
 
@@ -33,7 +36,7 @@ final readonly class MoveFloat implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('zone'), FloatPlace::pair($input->list('offset', 2, 2)));
+        return new self($scene, $turned, $input->id('zone'), Typed::pair($input->list('offset', 2, 2)));
     }
 
     public function apply(Document $document): Change
@@ -42,11 +45,9 @@ final readonly class MoveFloat implements DesignCommand
         $float =
             $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
 
-        return SetFloat::replacing(
-            $at,
-            $float,
-            $float->lying($float->frame, $float->anchor, $this->offset, $float->size),
-        );
+        $offset = self::lengths($this->offset, self::frameOf($at, $float), '/offset');
+
+        return SetFloat::replacing($at, $float, $float->lying($float->frame, $float->anchor, $offset, $float->size));
     }
 
     public function target(): Scope
@@ -61,7 +62,33 @@ final readonly class MoveFloat implements DesignCommand
             'scene' => $this->scene,
             'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
             'zone' => $this->zone,
-            'offset' => FloatPlace::texts($this->offset),
+            'offset' => self::texts($this->offset),
         ];
+    }
+
+    /** What a float's % are of. A panel's size the design does not know: there % stay %, or the canvas is meant. */
+    public static function frameOf(LayoutAt $at, FloatPlace $float): Rect
+    {
+        return Placing::frame($float->frame, $at->canvas(), $at->glazing()->panes, []) ?? $at->canvas()->rect();
+    }
+
+    /**
+     * @param array{Typed, Typed} $typed
+     *
+     * @return array{Length, Length}
+     */
+    public static function lengths(array $typed, Rect $frame, string $path): array
+    {
+        return [$typed[0]->length($frame->width, "$path/0"), $typed[1]->length($frame->height, "$path/1")];
+    }
+
+    /**
+     * @param array{Typed, Typed} $typed
+     *
+     * @return array{string, string}
+     */
+    public static function texts(array $typed): array
+    {
+        return [$typed[0]->toText(), $typed[1]->toText()];
     }
 }

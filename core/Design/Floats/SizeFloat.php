@@ -12,7 +12,7 @@ use UpperPane\Core\Change\Scope;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Layout\FloatPlace;
-use UpperPane\Core\Layout\Length;
+use UpperPane\Core\Layout\Typed;
 
 /**
  * `float.size`: width and height, and the offset that goes with them when an edge is dragged. Refuses `float.gone`,
@@ -26,8 +26,8 @@ final readonly class SizeFloat implements DesignCommand
         private string $scene,
         private bool $turned,
         private string $zone,
-/** @var array{Length, Length} */ private array $size,
-/** @var array{Length, Length}|null */ private ?array $offset,
+/** @var array{Typed, Typed} */ private array $size,
+/** @var array{Typed, Typed}|null */ private ?array $offset,
     ) {
     }
 
@@ -41,8 +41,8 @@ final readonly class SizeFloat implements DesignCommand
             $scene,
             $turned,
             $input->id('zone'),
-            FloatPlace::size($input),
-            $input->has('offset') ? FloatPlace::pair($input->list('offset', 2, 2)) : null,
+            Typed::pair($input->list('size', 2, 2)),
+            $input->has('offset') ? Typed::pair($input->list('offset', 2, 2)) : null,
         );
     }
 
@@ -52,11 +52,11 @@ final readonly class SizeFloat implements DesignCommand
         $float =
             $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
 
-        return SetFloat::replacing(
-            $at,
-            $float,
-            $float->lying($float->frame, $float->anchor, $this->offset ?? $float->offset, $this->size),
-        );
+        $frame = MoveFloat::frameOf($at, $float);
+        $size = FloatPlace::seen(MoveFloat::lengths($this->size, $frame, '/size'), '/size');
+        $offset = $this->offset === null ? $float->offset : MoveFloat::lengths($this->offset, $frame, '/offset');
+
+        return SetFloat::replacing($at, $float, $float->lying($float->frame, $float->anchor, $offset, $size));
     }
 
     public function target(): Scope
@@ -71,9 +71,9 @@ final readonly class SizeFloat implements DesignCommand
             'scene' => $this->scene,
             'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
             'zone' => $this->zone,
-            'size' => FloatPlace::texts($this->size),
+            'size' => MoveFloat::texts($this->size),
         ] +
-            ($this->offset === null ? [] : ['offset' => FloatPlace::texts($this->offset)]) +
+            ($this->offset === null ? [] : ['offset' => MoveFloat::texts($this->offset)]) +
             [];
     }
 }

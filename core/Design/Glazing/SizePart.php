@@ -16,6 +16,7 @@ use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Split;
 use UpperPane\Core\Layout\Tree;
+use UpperPane\Core\Layout\Typed;
 
 /**
  * `part.size`: an exact size, typed. The parts sized in shares take what is left; when there is none, the neighbour
@@ -30,7 +31,7 @@ final readonly class SizePart implements DesignCommand
         private string $scene,
         private bool $turned,
         private string $part,
-        private PartSize $size,
+        private Typed $size,
     ) {
     }
 
@@ -40,7 +41,7 @@ final readonly class SizePart implements DesignCommand
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('part'), PartSize::parse($input->child('size')));
+        return new self($scene, $turned, $input->id('part'), Typed::parse($input->child('size')));
     }
 
     public function apply(Document $document): Change
@@ -49,7 +50,12 @@ final readonly class SizePart implements DesignCommand
         $split =
             Tree::parent($at->tree(), $this->part) ??
             throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
-        $sized = $this->sized($split);
+        $size = $this->size->partSize(
+            $at->glazing()->rect($split->id())?->length($split->axis) ?? $split->axis->lengthOf($at->canvas()),
+            $at->sizing()->pitchUm($split->axis),
+            '/size',
+        );
+        $sized = $this->sized($split, $size);
         try {
             $put = $at->put(Tree::replace($at->tree(), $split->id(), $sized));
         } catch (Refusal $refusal) {
@@ -62,6 +68,7 @@ final readonly class SizePart implements DesignCommand
             [SetSizes::asNow($this->scene, $this->turned, ...$old)],
             Scopes::of(
                 $at->parts($split->id()),
+                ...$this->size->dependsOnFrame() ? [$at->rect($split->id())] : [],
                 ...array_map(static fn (Part $part) => $at->part($part->id()), $split->parts),
             ),
             $put->touched->and(
@@ -90,21 +97,21 @@ final readonly class SizePart implements DesignCommand
         ];
     }
 
-    private function sized(Split $split): Split
+    private function sized(Split $split, PartSize $size): Split
     {
         $ids = array_map(static fn (Part $part) => $part->id(), $split->parts);
         $at = (int) array_search($this->part, $ids, true);
         $othersShare =
             array_filter($split->parts, fn (Part $part) => $part->id() !== $this->part && $part->size()->isShare()) !==
             [];
-        $taker = $othersShare || $this->size->isShare() ? null : $ids[$at + 1] ?? ($ids[$at - 1] ?? null);
+        $taker = $othersShare || $size->isShare() ? null : $ids[$at + 1] ?? ($ids[$at - 1] ?? null);
 
         return $split->withParts(
             array_map(
                 fn (Part $part) => match ($part->id()) {
                     $this->part => $part
-                        ->withSize($this->size)
-                        ->withLeast($this->size->isShare() ? $part->leastPx() : 0),
+                        ->withSize($size)
+                        ->withLeast($size->isShare() ? $part->leastPx() : 0),
                     $taker => $part->withSize(PartSize::fr(1)),
                     default => $part,
                 },

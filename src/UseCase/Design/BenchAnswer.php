@@ -65,7 +65,7 @@ final readonly class BenchAnswer
             'whole' => true,
             'order' => SceneCompiler::order($placing),
             'layers' => array_map(strval(...), array_keys($placing->placed)),
-            'bench' => BenchView::of($this->at, $this->ground),
+            'bench' => BenchView::of($this->at, $this->ground, $this->safe()),
             'ratio' => Ratio::of($this->at->canvas())->toArray(),
             'panels' => (object) array_map(
                 static fn (Rect $panel) => $panel->toArray(),
@@ -98,7 +98,7 @@ final readonly class BenchAnswer
         return $this->head() + [
             'order' => $sameLayout ? null : SceneCompiler::order($after),
             'layers' => $sameLayout ? null : array_map(strval(...), array_keys($after->placed)),
-            'bench' => $sameLayout ? null : BenchView::of($this->at, $this->ground),
+            'bench' => $sameLayout ? null : BenchView::of($this->at, $this->ground, $this->safe()),
             'scenes' => (object) array_map($this->scene(...), $scenes),
             'findings' => $this->findingsOf($scenes, $seen),
         ] +

@@ -83,9 +83,11 @@ final class CommandTest extends TestCase
         foreach (
             [
                 '2000px' => 'glaze.too_large',
-                '12' => 'glaze.size',
+                '0' => 'glaze.size',
                 '-3px' => 'glaze.size',
-                'NaN' => 'glaze.size',
+                'NaN' => 'arithmetic.text',
+                '1/0' => 'arithmetic.zero',
+                '1fr+1px' => 'arithmetic.mixed',
             ] as $typed => $code
         ) {
             try {

@@ -52,6 +52,10 @@ final class RefusalTest extends TestCase
         'float.anchor' => ['zone' => 'f', 'frame' => 'canvas', 'anchor' => 'top'],
         'float.order' => ['zone' => 'f', 'before' => null],
         'float.remove' => ['zone' => 'f'],
+        'float.lay' => ['rects' => ['f' => [10, 20, 300, 200]]],
+        'float.align' => ['zones' => ['f'], 'edge' => 'left', 'within' => [0, 0, 1920, 1080]],
+        'float.spread' => ['zones' => ['f', 'g', 'h'], 'axis' => 'x'],
+        'float.match' => ['zones' => ['f', 'g'], 'like' => 'f', 'side' => 'both'],
         'entry.add' => ['zone' => 'c', 'before' => null],
         'entry.begin' => ['zone' => 'c', 'kind' => 'text', 'entry' => 'e9'],
         'entry.move' => ['zone' => 'c', 'entry' => 'e1', 'before' => null],
@@ -87,6 +91,17 @@ final class RefusalTest extends TestCase
         foreach (['move', 'size', 'turn', 'anchor', 'order', 'remove'] as $name) {
             yield "float.$name: the float is gone" => ["float.$name", ['zone' => 'a'], 'float.gone', '/zone'];
         }
+        foreach (['align', 'spread', 'match'] as $name) {
+            $gone = ['zones' => ['f', 'a', 'b']];
+            yield "float.$name: a float is gone" => ["float.$name", $gone, 'float.gone', '/zones'];
+        }
+        yield 'float.match: like one that is gone' => [
+            'float.match',
+            ['zones' => ['f'], 'like' => 'a'],
+            'float.gone',
+            '/like',
+        ];
+        yield 'float.lay: a float is gone' => ['float.lay', ['rects' => ['a' => [0, 0, 9, 9]]], 'float.gone', '/zones'];
         foreach (['add' => ['entry' => ['id' => 'e9'] + $entry], 'begin' => []] as $name => $new) {
             yield "entry.$name: twice" => [
                 "entry.$name",

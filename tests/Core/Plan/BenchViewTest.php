@@ -90,8 +90,11 @@ final class BenchViewTest extends TestCase
                 Ground::of($wall),
             )['snaps'];
         };
-        self::assertSame([640, 644, 1284, 1288, 964, 643, 1285], array_column($snaps(false)['x'], 'at'));
-        self::assertSame(['seam', 'seam', 'centre', 'third', 'third'], array_column($snaps(false)['y'], 'kind'));
+        self::assertSame([640, 644, 1284, 1288, 964, 643, 1285, 0, 1928], array_column($snaps(false)['x'], 'at'));
+        self::assertSame(
+            ['seam', 'seam', 'centre', 'third', 'third', 'edge', 'edge'],
+            array_column($snaps(false)['y'], 'kind'),
+        );
         self::assertSame(
             [640, 1280],
             array_column(array_filter($snaps(true)['x'], static fn (array $line) => $line['kind'] === 'seam'), 'at'),
