@@ -40,8 +40,20 @@ final readonly class BenchView
                 $safe,
             ),
             'parts' => (object) $view->parts($at->tree()),
+            'floats' => (object) $view->floats(),
             'root' => $view->halves($at->tree(), null),
         ];
+    }
+
+    /** @return array<string, array<string, mixed>> where each float is held and how its place is written, by zone */
+    private function floats(): array
+    {
+        $floats = [];
+        foreach ($this->at->layout->floats as $float) {
+            $floats[$float->zone] = $float->toArray();
+        }
+
+        return $floats;
     }
 
     /** @return array<string, mixed> */

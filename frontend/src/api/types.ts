@@ -1,4 +1,5 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
+import type { FloatPlace } from './floats'
 import type { Drawing, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
 
 export interface Problem {
@@ -163,6 +164,7 @@ export interface BenchView {
   mullions: Mullion[]
   snaps: Record<'x' | 'y', SnapLine[]>
   parts: Record<string, BenchPart>
+  floats: Record<string, FloatPlace>
   root: Halves
 }
 

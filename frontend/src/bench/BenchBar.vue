@@ -15,6 +15,7 @@ const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
 const releasing = ref(false)
+const tools = ['empty', 'text'] as const
 const canEdit = computed(() => session.may('design', site.value))
 
 const words = computed(() => {
@@ -48,6 +49,17 @@ const site = computed(() => design.answer?.surface?.site)
       </RouterLink>
     </span>
     <template v-if="canEdit">
+      <button
+        v-for="tool in tools"
+        :key="tool"
+        v-b-tooltip="t(`float.draw-${tool}`)"
+        type="button"
+        class="btn btn-sm btn-outline-dark"
+        :aria-pressed="design.tool === tool"
+        @click="design.tool = design.tool === tool ? null : tool">
+        {{ t(`float.tool-${tool}`) }}
+        <kbd>{{ tool === 'text' ? 'T' : 'F' }}</kbd>
+      </button>
       <UndoButtons :undo="design.undo" @step="design.step" />
       <button type="button" class="btn btn-sm btn-primary" @click="releasing = true">{{ t('bench.release') }}</button>
     </template>

@@ -10,10 +10,13 @@ import { useSession } from '../session/session'
 import SeamLines from '../ui/SeamLines.vue'
 import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
+import type { FloatDrag } from './useFloatDrag'
+import FloatLayer from './FloatLayer.vue'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
 import PanelNames from './PanelNames.vue'
 import { useMullionDrag } from './useMullionDrag'
+import { usePasteboard } from './usePasteboard'
 import { useSceneStage } from './useSceneStage'
 import { useView } from './useView'
 
@@ -24,6 +27,7 @@ const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
 const room = ref<HTMLElement>()
+const floating = useTemplateRef<InstanceType<typeof FloatLayer>>('floating')
 const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
 const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
 const editable = computed(() => session.may('design', design.answer?.surface?.site) && props.round === null)
@@ -37,6 +41,11 @@ const mullions = useMullionDrag(
 const clockBase = design.answer?.now_ms ?? 0
 let stage: Stage | null = null
 const shown = useSceneStage()
+const pasted = ref<'long' | 'version' | null>(null)
+usePasteboard(
+  () => editable.value,
+  (reason) => (pasted.value = reason),
+)
 
 onMounted(() => {
   if (stageRoot.value) stage = new Stage(stageRoot.value, (sha256) => `/media/${sha256}/original`)
@@ -87,6 +96,18 @@ function clip(zone: string, touched: Mullion, lines: Mullion[], by: number): voi
   else Object.assign(element.style, { top: `${rect[1] + yields}px`, height: `${rect[3] + grows - yields}px` })
 }
 
+/** Dragged floats follow at once; what is drawn in them comes with the core's answer. */
+function hold(drag: FloatDrag | null, before: FloatDrag | null): void {
+  for (const [zone, plan] of Object.entries(design.zones)) {
+    const rect = drag?.rects[zone] ?? (before?.rects[zone] ? plan.rect : undefined)
+    const turn = drag?.turns[zone] ?? (before?.turns[zone] === undefined ? undefined : plan.turn)
+    const element = rect !== undefined || turn !== undefined ? stage?.element(zone) : undefined
+    if (!element || drag?.copies) continue
+    if (rect) Object.assign(element.style, { left: `${rect[0]}px`, top: `${rect[1]}px`, width: `${rect[2]}px`, height: `${rect[3]}px` })
+    if (turn !== undefined) element.style.transform = turn === 0 ? '' : `rotate(${turn / 100}deg)`
+  }
+}
+
 function keys(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return
   const acts: Record<string, () => void> = {
@@ -95,6 +116,7 @@ function keys(event: KeyboardEvent): void {
     '.': () => emit('step', 1000),
     '0': () => (trueSize.value = false),
     '1': () => (trueSize.value = true),
+    ...(editable.value ? { f: () => (design.tool = 'empty'), t: () => (design.tool = 'text'), v: () => (design.tool = null) } : {}),
   }
   const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : acts[event.key]
   if (!act) return
@@ -113,11 +135,21 @@ function keys(event: KeyboardEvent): void {
         <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :scale="scale" />
         <PanelNames :canvas="canvas" :panels="design.answer?.panels ?? {}" :safe="design.answer?.safe ?? null" :scale="scale" />
         <template v-if="round === null">
-          <PaneLayer :scale="scale" :dragging="mullions.drag.value !== null" :editable="editable" :quiet="playing" />
+          <PaneLayer
+            :scale="scale"
+            @gather="floating?.gather($event)"
+            :dragging="mullions.drag.value !== null"
+            :editable="editable"
+            :quiet="playing" />
           <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="editable" @start="mullions.start" @nudge="mullions.nudge" />
+          <FloatLayer ref="floating" :scale="scale" :editable="editable" :quiet="playing" @drag="hold" />
           <DimensionLines :scale="scale" :drag="mullions.drag.value" />
         </template>
       </template>
     </div>
+    <p v-if="pasted" class="refusal paste-refusal" role="alert">
+      {{ t(`float.paste-${pasted}`) }}
+      <button type="button" class="plain" @click="pasted = null">{{ t('close') }}</button>
+    </p>
   </div>
 </template>

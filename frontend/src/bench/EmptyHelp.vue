@@ -22,17 +22,19 @@ const split = (axis: 'x' | 'y'): void => void design.split(props.zone, axis, hal
         {{ t(`fill.${kind}`) }}
       </button>
     </div>
-    <h3>{{ t('empty.split') }}</h3>
-    <div class="button-row">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('x')">
-        {{ t('empty.columns') }}
-        <kbd>|</kbd>
-      </button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="split('y')">
-        {{ t('empty.rows') }}
-        <kbd>-</kbd>
-      </button>
-    </div>
-    <p class="hint">{{ t('empty.hint') }}</p>
+    <template v-if="!design.zones[zone]?.float">
+      <h3>{{ t('empty.split') }}</h3>
+      <div class="button-row">
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="split('x')">
+          {{ t('empty.columns') }}
+          <kbd>|</kbd>
+        </button>
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="split('y')">
+          {{ t('empty.rows') }}
+          <kbd>-</kbd>
+        </button>
+      </div>
+      <p class="hint">{{ t('empty.hint') }}</p>
+    </template>
   </div>
 </template>

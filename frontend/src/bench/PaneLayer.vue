@@ -11,6 +11,7 @@ import { carried } from './stockDrag'
 
 /** `quiet` while the canvas plays: letters and sizes step back. */
 const props = defineProps<{ scale: number; dragging: boolean; editable: boolean; quiet: boolean }>()
+const emit = defineEmits<{ gather: [event: PointerEvent] }>()
 const { t } = useI18n()
 const design = useDesign()
 /** Where a split would go: the pane, the axis, and the canvas px under the pointer. */
@@ -68,6 +69,7 @@ function keys(plan: ZonePlan, event: KeyboardEvent): void {
   event.stopPropagation()
   act()
 }
+const panes = computed(() => design.plans.filter((plan) => !plan.float))
 const halves = computed(() => {
   const rect = guide.value ? design.zones[guide.value.zone]?.rect : undefined
   if (!guide.value || !rect) return ''
@@ -84,7 +86,7 @@ const severity = (zone: string): string => {
 <template>
   <div class="pane-layer" :class="{ carrying: carried.media, quiet: quiet || design.typing }">
     <div
-      v-for="plan in design.plans"
+      v-for="plan in panes"
       :key="plan.id"
       class="pane"
       :class="[
@@ -106,6 +108,7 @@ const severity = (zone: string): string => {
             fill: t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`),
           })
         "
+        @pointerdown="$event.button === 0 && emit('gather', $event)"
         @click="design.selected = plan.id"
         @keydown="keys(plan, $event)" />
       <span class="pane-label" aria-hidden="true">

@@ -8,10 +8,14 @@ import FindingLines from '../ui/FindingLines.vue'
 import { pixels, ratioText } from '../ui/format'
 import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
+import ArrangeFields from './ArrangeFields.vue'
 import EmptyHelp from './EmptyHelp.vue'
 import FillEditor from './FillEditor.vue'
+import FloatFields from './FloatFields.vue'
+import LayerList from './LayerList.vue'
 import { partAlong } from './parts'
 import SizeField from './SizeField.vue'
+import { useFloats } from './useFloats'
 import { useMerge } from './useMerge'
 import WallSpan from './WallSpan.vue'
 
@@ -45,6 +49,7 @@ function rename(): void {
     void design.send([{ do: 'zone.name', zone: design.selected, name: name.value }])
 }
 const merge = useMerge()
+const floats = useFloats()
 function gutter(value: number): void {
   if (own.value) void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
 }
@@ -65,7 +70,8 @@ const setFill = (fill: Fill, target: string): void =>
     <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
     <FindingLines :findings="found" />
     <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
-    <div class="field-row">
+    <FloatFields v-if="design.zone.float" :zone="design.zone.id" />
+    <div v-else class="field-row">
       <SizeField
         v-for="axis in axes"
         :key="axis"
@@ -83,7 +89,8 @@ const setFill = (fill: Fill, target: string): void =>
         :refusal="design.refusal"
         @set="gutter" />
     </div>
-    <WallSpan v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
+    <ArrangeFields v-if="design.zone.float && editable" />
+    <WallSpan v-if="!design.zone.float && Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
     <label>
       {{ t('bench.name') }}
       <BFormInput size="sm" v-model="name" maxlength="80" @change="rename" />
@@ -111,5 +118,10 @@ const setFill = (fill: Fill, target: string): void =>
       </BFormSelect>
     </label>
     <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
+    <div v-if="design.zone.float && editable" class="button-row">
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">{{ t('float.duplicate') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.remove(design.chosen)">{{ t('float.remove') }}</button>
+    </div>
   </fieldset>
+  <LayerList />
 </template>

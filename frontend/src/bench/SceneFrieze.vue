@@ -25,7 +25,7 @@ const inRound = (scene: string): boolean => (design.answer?.round.scenes ?? []).
 const isRest = (scene: string): boolean => design.answer?.round.scenes[0]?.scene === scene
 const length = (scene: string): string => (frieze.value.length > 1 ? seconds(design.scenes[scene]?.ms ?? null) : '')
 const label = (scene: string, size: [number, number]): string =>
-  t('layout.sheet', { scene: design.scenes[scene]?.name ?? '', orientation: orientation(size) })
+  t('layout.sheet', { scene: [design.scenes[scene]?.name, length(scene)].filter(Boolean).join(' '), orientation: orientation(size) })
 
 async function make(way: 'same' | 'crossed'): Promise<void> {
   making.value = false

@@ -18,7 +18,7 @@ const emit = defineEmits<{ open: [] }>()
     :style="{ aspectRatio: size.join(' / ') }"
     :aria-label="label"
     @click="emit('open')">
-    <span>{{ name }}</span>
+    <span>{{ `${name} ` }}</span>
     <span v-if="length" class="measure">{{ length }}</span>
   </button>
 </template>

@@ -18,6 +18,7 @@ const BARE: BenchView = {
   mullions: [],
   snaps: { x: [], y: [] },
   parts: {},
+  floats: {},
   root: { x: { at: 0, gutter: 0 }, y: { at: 0, gutter: 0 } },
 }
 
@@ -33,6 +34,13 @@ export const useDesign = defineStore('design', () => {
   const scenes = shallowRef<Record<string, SceneLine>>({})
   const bench = shallowRef<BenchView>(BARE)
   const selected = ref<string | null>(null)
+  /** Floats chosen together; the selected one is among them, or they do not count. */
+  const together = ref<string[]>([])
+  const chosen = computed(() =>
+    selected.value === null ? [] : together.value.includes(selected.value) ? together.value : [selected.value],
+  )
+  /** What the next drag on the canvas draws. */
+  const tool = ref<'empty' | 'text' | null>(null)
   /** Something is being typed that is not on its way yet. */
   const typing = ref(false)
   /** What is wanted: the server leads back to what is there. */
@@ -173,12 +181,16 @@ export const useDesign = defineStore('design', () => {
     layers,
     plans,
     selected,
+    together,
+    chosen,
+    tool,
     typing,
     zone,
     document,
     scene,
     layout,
     place,
+    fresh: id,
     open,
     show,
     setFill,

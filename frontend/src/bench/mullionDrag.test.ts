@@ -31,6 +31,7 @@ const seam = (at: number): SnapLine => ({ at, kind: 'seam', rank: 0, after: null
 const view = (mullions: Mullion[]): BenchView => ({
   mullions,
   parts: {},
+  floats: {},
   root: { x: { at: 960, gutter: 0 }, y: { at: 540, gutter: 0 } },
   snaps: {
     x: [

@@ -1,0 +1,174 @@
+import { nextTick } from 'vue'
+import type { Anchor, FloatPlace } from '../api/floats'
+import type { Command, ZoneDocument } from '../api/types'
+import type { Rect } from '../plan/types'
+import { useDesign } from './design'
+
+export type Edge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom'
+/** A float with what it shows, as it is copied: its place is written, not where it came to lie. */
+export interface Copied {
+  float: FloatPlace
+  zone: Pick<ZoneDocument, 'name' | 'fill'> & { runs_on?: boolean }
+}
+
+/** What can be done with floats of the layout on the bench. All arithmetic is the core's. */
+export function useFloats() {
+  const design = useDesign()
+  const panels = (): Record<string, unknown> => {
+    const there = design.answer?.panels ?? {}
+    return Object.keys(there).length > 1 ? { panels: there } : {}
+  }
+  const send = (commands: Command[], target = ''): Promise<boolean> =>
+    design.send(
+      commands.map((command) => ({ ...command, ...design.place })),
+      target,
+    )
+
+  const isFloat = (zone: string): boolean => design.zones[zone]?.float === true
+  const all = (): string[] => design.layers.filter(isFloat)
+  const rectsOf = (zones: string[]): Record<string, Rect> =>
+    Object.fromEntries(
+      zones.flatMap((zone) => (design.zones[zone] && isFloat(zone) ? [[zone, design.zones[zone].rect]] : [])),
+    )
+  const lay = (rects: Record<string, Rect>): Promise<boolean> =>
+    send([{ do: 'float.lay', rects, ...panels() }], `lay:${Object.keys(rects).join()}`)
+  const nudge = (zones: string[], x: number, y: number): Promise<boolean> =>
+    lay(
+      Object.fromEntries(
+        Object.entries(rectsOf(zones)).map(([zone, [left, top, width, height]]) => [
+          zone,
+          [left + x, top + y, width, height],
+        ]),
+      ),
+    )
+  const turn = (zone: string, centidegrees: number): Promise<boolean> =>
+    send([{ do: 'float.turn', zone, turn: centidegrees }], `turn:${zone}`)
+  const move = (zone: string, offset: [string, string]): Promise<boolean> => send([{ do: 'float.move', zone, offset }])
+  const size = (zone: string, lengths: [string, string]): Promise<boolean> =>
+    send([{ do: 'float.size', zone, size: lengths }])
+  const anchor = (zone: string, frame: string, point: Anchor): Promise<boolean> =>
+    send([{ do: 'float.anchor', zone, frame, anchor: point, ...panels() }])
+  const align = (zones: string[], edge: Edge, within: Rect | null): Promise<boolean> =>
+    send([{ do: 'float.align', zones, edge, ...(within ? { within } : {}), ...panels() }])
+  const spread = (zones: string[], axis: 'x' | 'y'): Promise<boolean> =>
+    send([{ do: 'float.spread', zones, axis, ...panels() }])
+  const match = (zones: string[], like: string, side: 'width' | 'height' | 'both'): Promise<boolean> =>
+    send([{ do: 'float.match', zones, like, side, ...panels() }])
+
+  /** One towards the front or the back; `null` puts it in front of all. */
+  function order(zone: string, by: 1 | -1): Promise<boolean> {
+    const others = all()
+    const at = others.indexOf(zone)
+    const before = by < 0 ? others[at - 1] : others[at + 2]
+    return by < 0 && before === undefined
+      ? Promise.resolve(true)
+      : send([{ do: 'float.order', zone, before: before ?? null }])
+  }
+  const putBehind = (zone: string, before: string | null): Promise<boolean> =>
+    send([{ do: 'float.order', zone, before }])
+
+  function chooseAll(zones: string[]): void {
+    design.together = zones
+    design.selected = zones.at(-1) ?? null
+  }
+  async function remove(zones: string[]): Promise<void> {
+    if (await send(zones.map((zone) => ({ do: 'float.remove', zone })))) chooseAll([])
+  }
+
+  const written = (rect: Rect): Pick<FloatPlace, 'frame' | 'anchor' | 'offset' | 'size'> => ({
+    frame: 'canvas',
+    anchor: 'top-left',
+    offset: [`${rect[0]}px`, `${rect[1]}px`],
+    size: [`${rect[2]}px`, `${rect[3]}px`],
+  })
+  /** A float drawn at a rectangle; a text begins with a fill of the core's. */
+  async function place(rect: Rect, kind: 'empty' | 'text'): Promise<void> {
+    const zone = design.fresh('z')
+    const made = { do: 'float.place', float: { zone, turn: 0, ...written(rect) }, before: null, ...design.place }
+    const fill = kind === 'text' ? [{ do: 'fill.begin', zone, kind, entry: design.fresh('e') }] : []
+    if (!(await design.send([made, ...fill] as Command[]))) return
+    chooseAll([zone])
+    await nextTick()
+    // A text is typed at once; anything else goes on with the keys of floats.
+    const next = kind === 'text' ? '#bench-panel textarea' : `[data-float='${zone}'] .float-face`
+    document.querySelector<HTMLElement>(next)?.focus()
+  }
+  /** A pasted text, in the middle. */
+  async function placeText(text: string): Promise<void> {
+    const [width, height] = design.answer?.canvas ?? [4, 4]
+    const zone = design.fresh('z')
+    const rect: Rect = [
+      Math.round(width / 4),
+      Math.round((height * 3) / 8),
+      Math.round(width / 2),
+      Math.round(height / 4),
+    ]
+    const made = { do: 'float.place', float: { zone, turn: 0, ...written(rect) }, before: null, ...design.place }
+    const fill = { do: 'fill.begin', zone, kind: 'text', text, entry: design.fresh('e') }
+    if (await design.send([made, fill] as Command[])) chooseAll([zone])
+  }
+  /** Copies, each a zone of its own, as one step. */
+  async function paste(copies: Copied[]): Promise<boolean> {
+    const made: string[] = []
+    const commands = copies.flatMap(({ float, zone: { name, fill, runs_on } }) => {
+      const zone = design.fresh('z')
+      made.push(zone)
+      return [
+        { do: 'float.place', float: { ...float, zone }, before: null, ...design.place },
+        ...(name ? [{ do: 'zone.name', zone, name }] : []),
+        ...(fill.kind === 'empty' ? [] : [{ do: 'fill.set', zone, fill }]),
+        ...(runs_on ? [{ do: 'zone.runs_on', zone, on: true }] : []),
+      ]
+    })
+    const done = await design.send(commands as Command[])
+    if (done) chooseAll(made)
+    return done
+  }
+  const copied = (zones: string[]): Copied[] =>
+    all()
+      .filter((zone) => zones.includes(zone))
+      .flatMap((zone) => {
+        const [float, document] = [design.bench.floats[zone], design.documents[zone]]
+        if (!float || !document) return []
+        const { name, fill, runs_on } = document
+        return [{ float, zone: { name, fill, ...(runs_on ? { runs_on } : {}) } }]
+      })
+  const copy = (rects: Record<string, Rect>): Promise<boolean> =>
+    paste(
+      copied(Object.keys(rects)).flatMap((one) => {
+        const rect = rects[one.float.zone]
+        return rect ? [{ ...one, float: { ...one.float, ...written(rect) } }] : []
+      }),
+    )
+  const duplicate = (zones: string[], by = 20): Promise<boolean> =>
+    copy(
+      Object.fromEntries(
+        Object.entries(rectsOf(zones)).map(([zone, [x, y, width, height]]) => [zone, [x + by, y + by, width, height]]),
+      ),
+    )
+
+  return {
+    isFloat,
+    all,
+    rectsOf,
+    lay,
+    nudge,
+    turn,
+    move,
+    size,
+    anchor,
+    align,
+    spread,
+    match,
+    order,
+    putBehind,
+    chooseAll,
+    remove,
+    place,
+    placeText,
+    paste,
+    copied,
+    copy,
+    duplicate,
+  }
+}
