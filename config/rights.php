@@ -50,6 +50,8 @@ return [
     'design_plan' => $everyone,
     'release_plan' => $everyone,
     'design_moment' => $everyone,
+    'design_past' => $everyone,
+    'design_restore' => $designing,
     'fonts' => $everyone,
     'stock' => $everyone,
     'stock_allowed' => $everyone,

@@ -317,6 +317,10 @@ return [
         'The round may hold each of these scenes once: {scenes}.',
         'Name scenes of the design, each at most once.',
     ],
+    'design.canvas' => [
+        'The design is {is} px, what is to be restored is {other} px.',
+        'Choose a state of this very design.',
+    ],
     'scene.last_of_round' => ['“{scene}” is the only scene of the round.', 'Put another scene into the round first.'],
     'scene.ground' => [
         'A ground is a colour or a picture, not {kind}.',

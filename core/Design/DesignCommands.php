@@ -13,6 +13,7 @@ final class DesignCommands
     /** @var list<class-string<DesignCommand>> */
     private const ALL = [
         Scenes\NameDesign::class,
+        Scenes\RestoreDesign::class,
         Scenes\SetReflow::class,
         Scenes\AddScene::class,
         Scenes\DuplicateScene::class,

@@ -10,6 +10,7 @@ use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Design\CreateDesign;
+use UpperPane\App\UseCase\Design\LookBack;
 use UpperPane\App\UseCase\Design\ShowPlans;
 
 /** Designs: made, and seen as plans. */
@@ -49,5 +50,22 @@ final readonly class DesignController
     public function moment(string $id, int $tMs, #[CurrentUser] Person $person): JsonResponse
     {
         return new JsonResponse($this->plans->moment($id, $tMs, $person));
+    }
+
+    #[Route(
+            '/api/designs/{id}/revisions/{revision}',
+            'design_past',
+            requirements: ['revision' => '\d{1,9}'],
+            methods: ['GET'],
+        ),]
+    public function past(string $id, int $revision, #[CurrentUser] Person $person, LookBack $back): JsonResponse
+    {
+        return new JsonResponse($back->show($id, $revision, $person));
+    }
+
+    #[Route('/api/designs/{id}/restore', 'design_restore', methods: ['POST'])]
+    public function restore(string $id, Request $request, #[CurrentUser] Person $person, LookBack $back): JsonResponse
+    {
+        return new JsonResponse($back->restore($id, Body::of($request), $person));
     }
 }

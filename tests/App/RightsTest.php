@@ -67,7 +67,7 @@ final class RightsTest extends ApiCase
         foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $name => $route) {
             $path = strtr($route->getPath(), $there);
             if (is_array($this->table()[$name] ?? null) && $path !== $route->getPath()) {
-                $paths[$name] = [$route->getMethods()[0] ?? 'GET', strtr($path, ['{tMs}' => '0', '{revision}' => '1'])];
+                $paths[$name] = [$route->getMethods()[0] ?? 'GET', strtr($path, ['{tMs}' => '0', '{revision}' => '0'])];
             }
         }
         self::assertGreaterThan(18, count($paths));
@@ -79,6 +79,7 @@ final class RightsTest extends ApiCase
             'document_edit' => $step + ['revision' => 1, 'commands' => [$rename]],
             'document_undo' => $step,
             'document_redo' => $step,
+            'design_restore' => ['revision' => 0, 'to' => 0] + $step,
             'document_mend' => ['batch' => self::uuid()],
             'surface_make' => [
                 'made_as' => self::uuid(),

@@ -14,6 +14,9 @@ final class RandomDesign
 {
     private const ANCHORS = ['top-left', 'top', 'centre', 'bottom-right', 'left'];
 
+    /** @var array<string, mixed>|null */
+    private ?array $earlier = null;
+
     public function __construct(private readonly Randomizer $random)
     {
     }
@@ -40,7 +43,12 @@ final class RandomDesign
     /** @return array<string, mixed> */
     private function ofDesign(Design $design, string $scene, string $new): array
     {
-        return match ($this->random->getInt(0, 5)) {
+        $this->earlier ??= $design->toArray();
+
+        return match ($this->random->getInt(0, 6)) {
+            6 => $this->chance(5)
+                ? ['do' => 'design.restore', 'design' => $this->earlier]
+                : ['do' => 'design.name', 'name' => "Called $new"],
             0 => ['do' => 'design.name', 'name' => "Name $new 北京"],
             1 => ['do' => 'design.reflow', 'by' => $this->one(['short_side', 'same_mm', 'same_px'])],
             2 => ['do' => 'layout.make', 'scene' => $scene, 'way' => $this->one(['same', 'crossed'])],

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { nextTick, useTemplateRef, watch } from 'vue'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import HistoryList from '../document/HistoryList.vue'
@@ -11,6 +11,7 @@ import { useDesign } from './design'
 import FindingList from './FindingList.vue'
 import OtherSurfaces from './OtherSurfaces.vue'
 import ParticularsPanel from './ParticularsPanel.vue'
+import PastSheet from './PastSheet.vue'
 import StockShelf from './StockShelf.vue'
 
 /** The column beside the canvas: its faces, and over them what was opened from where it is read, until Escape. */
@@ -23,6 +24,8 @@ const design = useDesign()
 const session = useSession()
 const faces = ['particulars', 'stock'] as const
 const head = useTemplateRef<HTMLElement>('head')
+/** The earlier revision that is looked at. */
+const past = ref<number | null>(null)
 let opener: Element | null = null
 
 function lead(): void {
@@ -31,6 +34,7 @@ function lead(): void {
 }
 /** The focus goes along: to what was opened, and back to where it was opened from. */
 watch(aside, async (opened, before) => {
+  past.value = null
   if (opened && !before) opener = document.activeElement
   await nextTick()
   if (opened) head.value?.focus()
@@ -63,8 +67,11 @@ watch(aside, async (opened, before) => {
       <p v-if="!session.may('design', design.answer?.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
       <FindingList v-if="aside === 'preflight'" @lead="lead" />
       <OtherSurfaces v-else-if="aside === 'other'" :codes="beside" :t-ms="tMs" @toggle="(codes, on) => emit('beside', codes, on)" />
+      <PastSheet v-else-if="aside === 'history' && past !== null" :revision="past" @away="past = null" />
       <HistoryList
         v-else-if="aside === 'history'"
+        lookable
+        @look="past = $event"
         :document="design.id"
         :revision="design.revision"
         :zone="design.answer?.surface?.zone ?? 'UTC'" />

@@ -154,6 +154,16 @@ export const useDesign = defineStore('design', () => {
     send([{ do: 'layout.make', scene: scene.value, way }])
   const dropLayout = (): Promise<boolean> => send([{ do: 'layout.put', scene: scene.value, content: null, zones: {} }])
 
+  /** An earlier revision as the next one; everything is another then. */
+  async function restore(to: number): Promise<boolean> {
+    const done = await client.ask(`/api/designs/${client.id.value}/restore`, {
+      revision: client.revision.value,
+      to,
+    })
+    if (done) await client.reload()
+    return done
+  }
+
   /** A scene behind the others that joins the round, and is shown. */
   async function addScene(name: string): Promise<void> {
     const made = id('s')
@@ -191,6 +201,7 @@ export const useDesign = defineStore('design', () => {
     layout,
     place,
     fresh: id,
+    restore,
     open,
     show,
     setFill,

@@ -7,7 +7,8 @@ import { timeOfDay } from '../ui/format'
 import { useLabels } from './labels'
 
 /** What was done to a document, by whom and when; steps that were taken back are struck through. */
-const props = defineProps<{ document: string; revision: number; zone: string }>()
+const props = defineProps<{ document: string; revision: number; zone: string; lookable?: boolean }>()
+const emit = defineEmits<{ look: [revision: number] }>()
 const { t } = useI18n()
 const labels = useLabels()
 const revisions = ref<RevisionLine[]>([])
@@ -34,6 +35,14 @@ watch(
       <span class="measure">{{ one.number }}</span>
       <span>{{ one.cancels === null ? '' : `${t(`history.${one.nature}`)}: ` }}{{ labels.all(one.labels) }}</span>
       <span class="hint">{{ one.author }}, {{ timeOfDay(one.at, zone) }}</span>
+      <button
+        v-if="lookable && one.number < revision"
+        type="button"
+        class="plain"
+        :aria-label="t('past.look', { revision: String(one.number) })"
+        @click="emit('look', one.number)">
+        {{ t('past.look-short') }}
+      </button>
     </li>
   </ol>
 </template>

@@ -155,17 +155,23 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
     await run()
   }
 
-  async function step(kind: 'undo' | 'redo'): Promise<void> {
-    if (!mayChange()) return
+  /** A request that makes a revision by itself, as undo does: when nothing waits, and taken over like an edit's. */
+  async function ask(address: string, body: Record<string, unknown>): Promise<boolean> {
+    if (!mayChange()) return false
     if (waiting.value > 0) await new Promise<void>((done) => idle.push(done))
     refusal.value = null
     try {
-      accept(await call<Answer>('POST', path(`/${kind}`), { batch: crypto.randomUUID(), client, view: view() }), false)
+      const sent = { batch: crypto.randomUUID(), client, view: view(), ...body }
+      accept(await call<Answer>('POST', address, sent), false)
+      return true
     } catch (error) {
       refusal.value = error
       await reload().catch(() => undefined)
+      return false
     }
   }
+
+  const step = (kind: 'undo' | 'redo'): Promise<boolean> => ask(path(`/${kind}`), {})
 
   /** Asks whether others did anything; what they did is shown and said. */
   async function listen(): Promise<void> {
@@ -197,6 +203,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
     run,
     resolve,
     step,
+    ask,
     listen,
   }
 }

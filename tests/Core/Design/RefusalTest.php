@@ -95,6 +95,12 @@ final class RefusalTest extends TestCase
             $gone = ['zones' => ['f', 'a', 'b']];
             yield "float.$name: a float is gone" => ["float.$name", $gone, 'float.gone', '/zones'];
         }
+        yield 'design.restore: another canvas' => [
+            'design.restore',
+            ['design' => Build::design(640, 480)->toArray()],
+            'design.canvas',
+            '/design/canvas',
+        ];
         yield 'float.match: like one that is gone' => [
             'float.match',
             ['zones' => ['f'], 'like' => 'a'],
