@@ -74,13 +74,14 @@ final class FloatTest extends BrowserCase
         $page->click('.layer-line.current button:last-of-type');
         $page->until('it went down', static fn () => $page->all('.layer-line')[0]->getText() !== $top);
 
-        // An earlier revision is looked at beside what is there, and restored as a new one, which is undone as any other.
+        // An earlier revision is looked at beside what is there, restored as a new one, and that undone as any other.
         $page->press('revision', '.save-word')->click('[aria-label="Look at revision 1"]')->find('.past-drawing');
         $page->see('the zone is new', '.past');
         $this->assertAccessible($page);
         $page->press('Restore revision 1', '.past');
         $this->floats($page, 1);
-        $page->see('an earlier revision restored', '.history')->click('.history');
+        $page->see('an earlier revision restored', '.history');
+        $page->click('.history');
         $page->keys(Keys::CONTROL.'z'.Keys::NULL);
         $this->floats($page, 4);
     }

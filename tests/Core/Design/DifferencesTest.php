@@ -27,7 +27,10 @@ final class DifferencesTest extends TestCase
             Sketch::split('a', 'rows', 300, 'z9'),
             ['zone new D', 'zone place A Rest'],
         ];
-        yield 'a merge' => [['do' => 'pane.merge', 'pane' => 'b', 'into' => 'a'] + $here, ['zone gone C', 'zone place A Rest']];
+        yield 'a merge' => [
+            ['do' => 'pane.merge', 'pane' => 'b', 'into' => 'a'] + $here,
+            ['zone gone C', 'zone place A Rest'],
+        ];
         yield 'a scene' => [
             ['do' => 'scene.add', 'scene' => 's2', 'name' => 'Two', 'zone' => 'z9', 'before' => null, 'joins' => false],
             ['design order', 'scene new Two', 'zone new D'],
