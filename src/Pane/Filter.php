@@ -31,6 +31,8 @@ final readonly class Filter
             new FitCommand(),
             new ReflowCommand(),
             new PlaceCommand(),
+            new SmilReadCommand(),
+            new SmilWriteCommand(),
             new PlaylistCommand(),
             new PeriodCommand(),
         ]);
@@ -65,7 +67,7 @@ final readonly class Filter
 
         return implode("\n", [
             'bin/pane COMMAND < IN.json      one JSON document in, one out',
-            'bin/pane COMMAND --file FILE    for commands that read a file: edid',
+            'bin/pane COMMAND --file FILE    for commands that read a file: edid, smil-read',
             'bin/pane schema COMMAND         the JSON Schema of what goes in',
             'bin/pane list                   the names of all commands',
             '',

@@ -68,6 +68,11 @@ final class PaneTest extends TestCase
             '{"source":[4000,3000],"box":[1320,880],"fit":"cover","focus":[50,50]}',
             '{"drawn":[0,-55,1320,990],"visible":[0,166.667,4000,2666.667],"bars":[0,0,0,0],"cut":0.1111,"scale":[0.33,0.33]}',
         ];
+        yield 'a layout as SMIL' => [
+            'smil-write',
+            '{"size":[640,480],"regions":[{"id":"A","rect":[0,0,640,480],"z":1,"fit":"cover","focus":[50,100],"ground":"#102030"}]}',
+            '{"smil":"<?xml version=\\"1.0\\" encoding=\\"UTF-8\\"?>\\n<!DOCTYPE smil PUBLIC \\"-//W3C//DTD SMIL 3.0 Language//EN\\" \\"http://www.w3.org/2008/SMIL30/SMIL30Language.dtd\\">\\n<smil xmlns=\\"http://www.w3.org/ns/SMIL\\" version=\\"3.0\\" baseProfile=\\"Language\\">\\n <head>\\n  <layout>\\n   <root-layout width=\\"640\\" height=\\"480\\"/>\\n   <region xml:id=\\"A\\" regionName=\\"A\\" left=\\"0\\" top=\\"0\\" width=\\"640\\" height=\\"480\\" z-index=\\"1\\" fit=\\"slice\\" mediaAlign=\\"bottomMid\\" backgroundColor=\\"#102030\\"/>\\n  </layout>\\n </head>\\n <body/>\\n</smil>\\n"}',
+        ];
         yield 'nothing enabled' => [
             'playlist',
             '{"entries":[{"id":"a","ms":10,"enabled":false}],"at_ms":[5]}',
