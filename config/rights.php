@@ -50,6 +50,7 @@ return [
     'design_plan' => $everyone,
     'release_plan' => $everyone,
     'design_moment' => $everyone,
+    'design_sheet' => $everyone,
     'design_past' => $everyone,
     'design_restore' => $designing,
     'fonts' => $everyone,

@@ -2,7 +2,7 @@
 # Each step is skipped when it has been done for the very same input. Needs: say.sh, ROOT.
 
 RUN_PACKAGES="mariadb-server nginx-light php8.2-cli php8.2-fpm php8.2-mysql php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip php8.2-curl ffmpeg fonts-roboto-unhinted fonts-lato"
-TEST_PACKAGES="edid-decode chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl python3 w3c-sgml-lib libxml2-utils curl"
+TEST_PACKAGES="edid-decode chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl python3 w3c-sgml-lib libxml2-utils poppler-utils curl"
 
 missing_packages() {
   local package

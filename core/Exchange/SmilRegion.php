@@ -6,8 +6,11 @@ namespace UpperPane\Core\Exchange;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Design\Fill\Colour;
+use UpperPane\Core\Design\Fill\ColourFill;
+use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Picture\FitMode;
+use UpperPane\Core\Plan\ZonePlan;
 
 /** A region of a SMIL layout in canvas px: where it lies, over what, and how media are sized into it. */
 final readonly class SmilRegion
@@ -24,6 +27,22 @@ final readonly class SmilRegion
         public array $focus,
         public ?string $ground,
     ) {
+    }
+
+    /** A zone as its letter; a medium's fit and focal point, to the next of the nine positions when it is written. */
+    public static function ofZone(ZonePlan $plan): self
+    {
+        $fill = $plan->zone->fill();
+        $isMedium = $fill instanceof MediaFill;
+
+        return new self(
+            $plan->zone->letter(),
+            $plan->rect,
+            $plan->placed->layer,
+            $isMedium ? $fill->fit : FitMode::Contain,
+            $isMedium ? [intdiv($fill->focusX, 1000), intdiv($fill->focusY, 1000)] : [50, 50],
+            $fill instanceof ColourFill ? strtolower($fill->colour->hex) : null,
+        );
     }
 
     public static function parse(Input $input): self

@@ -6,9 +6,11 @@ namespace UpperPane\App\Http;
 
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Design\BriefSheets;
 use UpperPane\App\UseCase\Design\CreateDesign;
 use UpperPane\App\UseCase\Design\LookBack;
 use UpperPane\App\UseCase\Design\ShowPlans;
@@ -67,5 +69,26 @@ final readonly class DesignController
     public function restore(string $id, Request $request, #[CurrentUser] Person $person, LookBack $back): JsonResponse
     {
         return new JsonResponse($back->restore($id, Body::of($request), $person));
+    }
+
+    #[Route(
+            '/api/designs/{id}/sheet.{kind}',
+            'design_sheet',
+            requirements: ['kind' => 'pdf|csv|svg|smil'],
+            methods: ['GET'],
+        ),]
+    public function sheet(
+        string $id,
+        string $kind,
+        Request $request,
+        #[CurrentUser] Person $person,
+        BriefSheets $sheets,
+    ): Response {
+        [$file, $name] = $sheets->file($id, $kind, $request->query->getString('scene'), $person);
+
+        return new Response($file, 200, [
+            'Content-Type' => BriefSheets::KINDS[$kind],
+            'Content-Disposition' => "attachment; filename=\"$name\"",
+        ]);
     }
 }

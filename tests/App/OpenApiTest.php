@@ -99,6 +99,7 @@ final class OpenApiTest extends ApiCase
         $this->call('GET', "$design/plan?surface=gate-1", status: 200);
         $this->call('GET', "$design/plans?surfaces=gate-1,hall", status: 200);
         $this->call('GET', "$design/moment/5000", status: 200);
+        $this->raw('GET', "$design/sheet.pdf", '');
         $this->call('GET', "$design/revisions/1", status: 200);
         $this->call('POST', "$design/restore", ['revision' => $head, 'to' => $first] + $step(), 200);
         $head = $this->call('POST', "$board/undo", $step(), 200)['revision'];

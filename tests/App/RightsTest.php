@@ -42,7 +42,7 @@ final class RightsTest extends ApiCase
                     '{form}' => 'thumbnail',
                     '{tMs}' => '0',
                     '{release}' => '0',
-                    '{revision}' => '0',
+                    '{revision}' => '0', '{kind}' => 'csv',
                 ]);
                 $this->call($route?->getMethods()[0] ?? 'GET', $path, []);
                 $status = $this->response->getStatusCode();

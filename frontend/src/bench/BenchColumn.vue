@@ -12,6 +12,7 @@ import FindingList from './FindingList.vue'
 import OtherSurfaces from './OtherSurfaces.vue'
 import ParticularsPanel from './ParticularsPanel.vue'
 import PastSheet from './PastSheet.vue'
+import SheetLinks from './SheetLinks.vue'
 import StockShelf from './StockShelf.vue'
 
 /** The column beside the canvas: its faces, and over them what was opened from where it is read, until Escape. */
@@ -67,6 +68,7 @@ watch(aside, async (opened, before) => {
       <p v-if="!session.may('design', design.answer?.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
       <FindingList v-if="aside === 'preflight'" @lead="lead" />
       <OtherSurfaces v-else-if="aside === 'other'" :codes="beside" :t-ms="tMs" @toggle="(codes, on) => emit('beside', codes, on)" />
+      <SheetLinks v-else-if="aside === 'sheets'" />
       <PastSheet v-else-if="aside === 'history' && past !== null" :revision="past" @away="past = null" />
       <HistoryList
         v-else-if="aside === 'history'"

@@ -32,6 +32,9 @@ const verdict = computed(() => {
       <button type="button" class="plain" :aria-pressed="!trueSize" @click="emit('fit')">{{ t('bench.fit') }}</button>
       <button type="button" class="plain" :aria-pressed="trueSize" @click="emit('true')">{{ t('bench.true') }}</button>
     </p>
+    <p>
+      <button type="button" class="plain" @click="emit('aside', 'sheets')">{{ t('bench.sheets') }}</button>
+    </p>
     <p class="verdict">
       <button type="button" class="plain" @click="emit('aside', 'preflight')">
         <FindingMark v-if="worst" :severity="worst" />
