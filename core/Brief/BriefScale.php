@@ -9,12 +9,12 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
 /**
- * The scale of a drawing on paper, 1 to a round number (1, 2, 2.5 and 5 times powers of ten, as on a scale rule): the
+ * The scale of a drawing on paper, 1 to a round number (1, 1.5, 2, 2.5, 3, 4, 5 and 7.5 times powers of ten): the
  * largest at which the canvas fits its room.
  */
 final readonly class BriefScale
 {
-    private const STEPS = [10, 20, 25, 50];
+    private const STEPS = [10, 15, 20, 25, 30, 40, 50, 75];
 
     /** @param Rational $factor how many times smaller than the wall */
     private function __construct(public Rational $factor, private Rational $mmPerPxX, private Rational $mmPerPxY)

@@ -8,6 +8,7 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Surface\Ground;
 
 /** A design as it is sent to whoever makes its art: the title block, and per scene the zones, in reading order. */
 final readonly class BriefSheet
@@ -17,6 +18,7 @@ final readonly class BriefSheet
      * @param Size                      $canvas in px
      * @param array{int, int}           $um     its size on the wall
      * @param ?Rect                     $safe   null where the whole canvas is safe
+     * @param list<Rect>                $seams
      */
     private function __construct(
         public string $design,
@@ -27,6 +29,7 @@ final readonly class BriefSheet
         public Size $canvas,
         public array $um,
         public ?Rect $safe,
+        public array $seams,
         public array $scenes,
     ) {
     }
@@ -52,6 +55,7 @@ final readonly class BriefSheet
             $canvas,
             [$sheet->surface->widthUm($canvas->width), $sheet->surface->heightUm($canvas->height)],
             $safe->equals($canvas->rect()) ? null : $safe,
+            Ground::of($sheet->surface)->seams,
             array_map(BriefScene::of(...), $plan->scenes),
         );
     }

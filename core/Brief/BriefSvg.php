@@ -29,15 +29,6 @@ final class BriefSvg
                 'canvas',
                 'fill="#ffffff" stroke="#1d2a33" stroke-width="0.5"',
             );
-        if ($sheet->safe !== null) {
-            $svg .= self::rect(
-                $scale,
-                $sheet->safe,
-                0,
-                'safe',
-                'fill="none" stroke="#1d2a33" stroke-width="0.2" stroke-dasharray="2 1"',
-            );
-        }
         foreach ($scene->drawn as $zone) {
             $svg .= self::rect(
                 $scale,
@@ -50,6 +41,19 @@ final class BriefSvg
             $words = self::text("$zone->letter  {$zone->rect->width} × {$zone->rect->height} px");
             $at = sprintf('x="%s" y="%s"', self::mm($x + 1.5), self::mm($y + 5));
             $svg .= "<text $at font-family=\"sans-serif\" font-size=\"4\">$words</text>\n";
+        }
+
+        foreach ($sheet->seams as $index => $seam) {
+            $svg .= self::rect($scale, $seam, 0, "seam-$index", 'fill="#788085"');
+        }
+        if ($sheet->safe !== null) {
+            $svg .= self::rect(
+                $scale,
+                $sheet->safe,
+                0,
+                'safe',
+                'fill="none" stroke="#1d2a33" stroke-width="0.2" stroke-dasharray="2 1"',
+            );
         }
 
         return "$svg</svg>\n";

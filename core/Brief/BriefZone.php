@@ -45,8 +45,16 @@ final readonly class BriefZone
             self::behind($plan, Axis::X),
             self::behind($plan, Axis::Y),
             $plan->zone->fill()->kind()->value,
-            $plan->cycleMs(),
+            $plan->cycleMs() ?? self::contentMs($plan),
         );
+    }
+
+    /** How long a video lasts that is shown alone, again and again. */
+    private static function contentMs(ZonePlan $plan): ?int
+    {
+        $ms = $plan->items[0]->toArray()['content_ms'] ?? null;
+
+        return is_int($ms) ? $ms : null;
     }
 
     /** Px along an axis that lie behind seams running across it; each px counts once. */

@@ -24,6 +24,7 @@ final class BriefPdf
     /** Shares of the page's width, in the order of the columns. */
     private const WIDTHS = [14, 44, 19, 19, 27, 15, 17, 17, 17, 21, 21, 23, 19];
     private const INK = [29, 42, 51];
+    private const SEAM = [120, 128, 133];
 
     private function __construct(private readonly BriefSheet $sheet, private readonly \TCPDF $pdf)
     {
@@ -58,14 +59,18 @@ final class BriefPdf
         [$left, $top] = [self::MARGIN, self::TOP];
         $this->pdf->setLineStyle(['width' => 0.5, 'dash' => 0]);
         $this->pdf->Rect($left, $top, $width, $height);
+        $this->pdf->setLineStyle(['width' => 0.3, 'dash' => 0]);
+        foreach ($scene->drawn as $zone) {
+            $this->zone($zone, $scale);
+        }
+        foreach ($this->sheet->seams as $seam) {
+            [$x, $y, $wide, $high] = $scale->mm($seam);
+            $this->pdf->Rect($left + $x, $top + $y, $wide, $high, 'F', [], self::SEAM);
+        }
         if ($this->sheet->safe !== null) {
             [$x, $y, $wide, $high] = $scale->mm($this->sheet->safe);
             $this->pdf->setLineStyle(['width' => 0.2, 'dash' => '2,1']);
             $this->pdf->Rect($left + $x, $top + $y, $wide, $high);
-        }
-        $this->pdf->setLineStyle(['width' => 0.3, 'dash' => 0]);
-        foreach ($scene->drawn as $zone) {
-            $this->zone($zone, $scale);
         }
         $this->titleBlock($scene, $scale);
     }
