@@ -38,6 +38,7 @@ final class DesignCommands
         Glazing\SizePart::class,
         Glazing\SetSizes::class,
         Glazing\SetGutter::class,
+        Glazing\TurnSplit::class,
         Glazing\PutGlazing::class,
         Glazing\MakeLayout::class,
         Glazing\PutLayout::class,

@@ -12,6 +12,7 @@ use UpperPane\Core\Layout\Glazing;
 use UpperPane\Core\Layout\Mullion;
 use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\Split;
+use UpperPane\Core\Layout\Starters;
 use UpperPane\Core\Layout\Tree;
 use UpperPane\Core\Surface\Ground;
 
@@ -41,6 +42,9 @@ final readonly class BenchView
             ),
             'parts' => (object) $view->parts($at->tree()),
             'floats' => (object) $view->floats(),
+            'starters' => $at->tree() instanceof Split
+                ? []
+                : Starters::on($at->canvas(), count($ground->panels ?? []) > 1),
             'root' => $view->halves($at->tree(), null),
         ];
     }

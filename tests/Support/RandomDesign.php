@@ -124,7 +124,8 @@ final class RandomDesign
         $axis = $this->one(['columns', 'rows']);
 
         return $here +
-            match ($this->random->getInt(0, 7)) {
+            match ($this->random->getInt(0, 8)) {
+                8 => ['do' => 'split.turn', 'split' => $line->splitId ?? 'none'],
                 0, 1 => [
                     'do' => 'pane.split',
                     'pane' => $pane,
@@ -204,7 +205,7 @@ final class RandomDesign
         $pane = $at->tree()->paneIds()[0];
 
         return $here +
-            match ($float === null ? 0 : $this->random->getInt(0, 10)) {
+            match (count($floats) < 3 && $this->chance(2) || $float === null ? 0 : $this->random->getInt(0, 10)) {
                 0 => [
                     'do' => 'float.place',
                     'float' => [

@@ -1,5 +1,5 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
-import type { FloatPlace } from './floats'
+import type { FloatPlace, Starter } from './floats'
 import type { Drawing, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
 
 export interface Problem {
@@ -165,6 +165,8 @@ export interface BenchView {
   snaps: Record<'x' | 'y', SnapLine[]>
   parts: Record<string, BenchPart>
   floats: Record<string, FloatPlace>
+  /** Glazings to begin with, while the layout is one pane. */
+  starters: Starter[]
   root: Halves
 }
 

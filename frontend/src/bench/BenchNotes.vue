@@ -22,11 +22,13 @@ watch(
 )
 /** What stands beside its field is not said twice. */
 const refusal = computed(() =>
-  design.refusal === read.value || (design.refusal instanceof ProblemError && besideField(design.refusal.problem.path))
+  design.refusal === read.value ||
+  design.refusedHere ||
+  (design.refusal instanceof ProblemError && besideField(design.refusal.problem.path))
     ? null
     : design.refusal,
 )
-const besideField = (path: string): boolean => /\/(size|gutter|min_size|padding|duration_ms)$/.test(path)
+const besideField = (path: string): boolean => /\/(size|gutter|min_size|padding|duration_ms|turn|(size|offset)\/[01])$/.test(path)
 </script>
 
 <template>

@@ -3,6 +3,7 @@ import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import { useDesign } from './design'
 import { halvesOf } from './parts'
+import StarterGrid from './StarterGrid.vue'
 
 /** An empty pane says what can be done with it. */
 const props = defineProps<{ zone: string }>()
@@ -14,6 +15,7 @@ const split = (axis: 'x' | 'y'): void => void design.split(props.zone, axis, hal
 </script>
 
 <template>
+  <StarterGrid v-if="design.bench.starters.length && design.bench.parts[zone] === undefined && !design.zones[zone]?.float" :zone="zone" />
   <div class="empty-help">
     <h3>{{ t('empty.fill') }}</h3>
     <div class="button-row">

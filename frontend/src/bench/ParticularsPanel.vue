@@ -9,6 +9,7 @@ import { pixels, ratioText } from '../ui/format'
 import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
 import ArrangeFields from './ArrangeFields.vue'
+import DivideFields from './DivideFields.vue'
 import EmptyHelp from './EmptyHelp.vue'
 import FillEditor from './FillEditor.vue'
 import FloatFields from './FloatFields.vue'
@@ -95,6 +96,7 @@ const setFill = (fill: Fill, target: string): void =>
       {{ t('bench.name') }}
       <BFormInput size="sm" v-model="name" maxlength="80" @change="rename" />
     </label>
+    <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
     <div v-if="own?.neighbours.length" class="merge-row">
       <span>{{ t('bench.merge-into') }}</span>
       <button

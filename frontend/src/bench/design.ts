@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type {
   BenchView,
   DesignAnswer,
@@ -19,6 +19,7 @@ const BARE: BenchView = {
   snaps: { x: [], y: [] },
   parts: {},
   floats: {},
+  starters: [],
   root: { x: { at: 0, gutter: 0 }, y: { at: 0, gutter: 0 } },
 }
 
@@ -41,6 +42,8 @@ export const useDesign = defineStore('design', () => {
   )
   /** What the next drag on the canvas draws. */
   const tool = ref<'empty' | 'text' | null>(null)
+  /** The refusal stands beside what caused it, whatever its place. */
+  const refusedHere = ref(false)
   /** Something is being typed that is not on its way yet. */
   const typing = ref(false)
   /** What is wanted: the server leads back to what is there. */
@@ -74,6 +77,10 @@ export const useDesign = defineStore('design', () => {
     take,
     view: () => wanted.value,
     mayChange: () => session.may('design', answer.value?.surface?.site),
+  })
+
+  watch(client.refusal, (refused) => {
+    if (refused === null) refusedHere.value = false
   })
 
   /** Zones that the answer does not name keep the plan objects they have, so that nothing is drawn twice. */
@@ -194,6 +201,7 @@ export const useDesign = defineStore('design', () => {
     together,
     chosen,
     tool,
+    refusedHere,
     typing,
     zone,
     document,

@@ -32,6 +32,7 @@ const view = (mullions: Mullion[]): BenchView => ({
   mullions,
   parts: {},
   floats: {},
+  starters: [],
   root: { x: { at: 960, gutter: 0 }, y: { at: 540, gutter: 0 } },
   snaps: {
     x: [

@@ -41,6 +41,7 @@ final class RefusalTest extends TestCase
         'mullion.move' => ['after' => ['b'], 'at' => 900],
         'part.size' => ['part' => 'a', 'size' => '900px'],
         'sizes.set' => ['sizes' => ['a' => '900px']],
+        'split.turn' => ['split' => 'g-b'],
         'split.gutter' => ['split' => 'g-b', 'gutter' => 4],
         'layout.make' => ['scene' => 's-rest', 'way' => 'same'],
         'layout.put' => ['scene' => 's-rest', 'content' => null, 'zones' => []],
@@ -95,6 +96,7 @@ final class RefusalTest extends TestCase
             $gone = ['zones' => ['f', 'a', 'b']];
             yield "float.$name: a float is gone" => ["float.$name", $gone, 'float.gone', '/zones'];
         }
+        yield 'split.turn: a pane' => ['split.turn', ['split' => 'a'], 'document.part_gone', '/split'];
         yield 'design.restore: another canvas' => [
             'design.restore',
             ['design' => Build::design(640, 480)->toArray()],
