@@ -96,7 +96,6 @@ const setFill = (fill: Fill, target: string): void =>
       {{ t('bench.name') }}
       <BFormInput size="sm" v-model="name" maxlength="80" @change="rename" />
     </label>
-    <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
     <div v-if="own?.neighbours.length" class="merge-row">
       <span>{{ t('bench.merge-into') }}</span>
       <button
@@ -120,6 +119,7 @@ const setFill = (fill: Fill, target: string): void =>
       </BFormSelect>
     </label>
     <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
+    <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
     <div v-if="design.zone.float && editable" class="button-row">
       <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">{{ t('float.duplicate') }}</button>
       <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.remove(design.chosen)">{{ t('float.remove') }}</button>
