@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Core\Design;
 
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Tests\Support\Build;
 use UpperPane\Tests\Support\Sketch;
 
@@ -118,5 +120,36 @@ final class CommandTest extends TestCase
         self::assertTrue($fillA->touched()->meets($fillA->writes));
         $this->expectException(Refusal::class);
         Build::apply($merge->after, Sketch::fill('b', Sketch::colour('#FFFFFF')));
+    }
+
+    /**
+     * Shares and % stay; px measured the other axis, and become shares in the same proportion.
+     *
+     * @param list<string> $sizes
+     * @param list<string> $turned
+     * @param list<int>    $heights
+     */
+    #[TestWith([['1320px', '1fr'], ['1320fr', '600fr'], [743, 337]])]
+    #[TestWith([['2fr', '1fr'], ['2fr', '1fr'], [720, 360]])]
+    #[TestWith([['25%', '1fr'], ['25%', '1fr'], [270, 810]])]
+    #[TestWith([['25%', '400px', '1fr'], ['25%', '400fr', '1040fr'], [270, 225, 585]])]
+    public function testColumnsBecomeRowsInProportion(array $sizes, array $turned, array $heights): void
+    {
+        $zones = ['a', 'b', 'c'];
+        $parts = $new = [];
+        foreach ($sizes as $index => $size) {
+            $parts[] = ['size' => $size, 'pane' => $zones[$index]];
+            $new += $index === 0 ? [] : [$zones[$index] => ['name' => '', 'fill' => ['kind' => 'empty']]];
+        }
+        $here = ['scene' => 's-rest', 'layout' => 'own'];
+        $tree = ['id' => 'g', 'split' => 'columns', 'gutter' => 0, 'parts' => $parts];
+        $put = ['do' => 'glazing.put', 'part' => 'a', 'size' => '1fr', 'tree' => $tree, 'zones' => $new] + $here;
+        $design = Build::apply(Build::design(), $put)->after;
+        $outcome = Build::apply($design, ['do' => 'split.turn', 'split' => 'g'] + $here);
+        $split = LayoutAt::of($outcome->after, 's-rest', false)->tree()->toArray();
+
+        self::assertSame(['rows', $turned], [$split['split'], array_column($split['parts'], 'size')]);
+        $panes = Build::panes($outcome->after);
+        self::assertSame($heights, array_values(array_map(static fn ($rect) => $rect->height, $panes)));
     }
 }

@@ -10,6 +10,7 @@ use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\ReadingOrder;
+use UpperPane\Core\Layout\Starters;
 use UpperPane\Core\Plan\BenchView;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Panel;
@@ -141,5 +142,47 @@ final class BenchViewTest extends TestCase
     private static function view(Design $design): array
     {
         return BenchView::of(LayoutAt::of($design, 's-rest', false), null);
+    }
+
+    /** A whole canvas is begun with a starter, on several panels with one for walls; what is divided is not. */
+    public function testOffersStartersToAWholeCanvasAlone(): void
+    {
+        $at = static fn (Design $design) => LayoutAt::of($design, 's-rest', false);
+        $whole = Build::design(1920, 1080);
+        $first = static fn (?Ground $ground): string => Starters::kinds()[
+            BenchView::of($at($whole), $ground)['starters'][0]['name']
+        ];
+
+        self::assertSame('landscape', $first(null));
+        $panel = Panel::of(Size::of(960, 1080), 960_000, 1_080_000, [0, 0, 0, 0]);
+        self::assertSame('landscape', $first(Ground::of(Surface::ofPanel($panel))));
+        self::assertSame('wall', $first(Ground::of(Surface::ofGrid(PanelGrid::of($panel, 2, 1, 0, 0, true)))));
+        self::assertSame([], BenchView::of($at(Build::board()), null)['starters']);
+    }
+
+    /** A float's edges and middle are lines to snap to, its own among them, and how it is held is said as written. */
+    public function testFloatsAreLinesToSnapToAndSaidAsWritten(): void
+    {
+        $float = [
+            'zone' => 'f',
+            'frame' => 'canvas',
+            'anchor' => 'top-left',
+            'offset' => ['101px', '10%'],
+            'size' => ['200px', '33px'],
+            'turn' => 0,
+        ];
+        $place = ['do' => 'float.place', 'scene' => 's-rest', 'layout' => 'own', 'float' => $float, 'before' => null];
+        $design = Build::apply(Build::design(), $place)->after;
+        $view = BenchView::of(LayoutAt::of($design, 's-rest', false), null, Rect::of(50, 60, 1800, 900));
+        $lines = static fn (string $axis, string $kind): array => array_column(
+            array_filter($view['snaps'][$axis], static fn (array $line) => $line['kind'] === $kind),
+            'at',
+        );
+
+        self::assertEquals((object) ['f' => $float], $view['floats']);
+        self::assertSame([[101, 201, 301], [108, 124, 141]], [$lines('x', 'float'), $lines('y', 'float')]);
+        self::assertSame([[50, 1850], [60, 960]], [$lines('x', 'safe'), $lines('y', 'safe')]);
+        self::assertSame([[0, 1920], [0, 1080]], [$lines('x', 'edge'), $lines('y', 'edge')]);
+        self::assertSame('f', array_column($view['snaps']['x'], 'after', 'at')[101]);
     }
 }
