@@ -13,6 +13,8 @@ final class GlazingTest extends BrowserCase
     public function testBeginsWithAStarterAndDividesByLists(): void
     {
         $page = $this->design('By starters');
+        $page->click('.design-name')->find('.name-field:focus');
+        $page->keys(Keys::END, ' and lists', Keys::ENTER)->see('By starters and lists', '.bench-bar h1');
         $page->see('Begin with', '.starters');
         $this->assertAccessible($page);
         $page->click('[aria-label^="Main and side over a strip"]');

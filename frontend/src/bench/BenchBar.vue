@@ -7,6 +7,7 @@ import { useSession } from '../session/session'
 import { listed } from '../ui/format'
 import type { Aside } from './column'
 import { useDesign } from './design'
+import DesignName from './DesignName.vue'
 import SceneFrieze from './SceneFrieze.vue'
 import ReleaseSheet from './ReleaseSheet.vue'
 
@@ -29,7 +30,7 @@ const site = computed(() => design.answer?.surface?.site)
 
 <template>
   <div class="bench-bar">
-    <h1>{{ design.answer?.name }}</h1>
+    <DesignName :editable="canEdit" />
     <button v-b-tooltip="t('bench.other-hint')" type="button" class="plain bench-surface" @click="emit('aside', 'other')">
       {{ listed(design.answer?.surface?.name, design.answer?.area) }}
     </button>
