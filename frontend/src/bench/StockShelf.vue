@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
+import ChooseFiles from '../stock/ChooseFiles.vue'
 import MediaCard from '../stock/MediaCard.vue'
 import { useUploads } from '../stock/uploads'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -31,6 +32,7 @@ function press(media: MediaLine, event: PointerEvent): void {
     <label class="visually-hidden" for="shelf-search">{{ t('stock.search') }}</label>
     <BFormInput size="sm" id="shelf-search" v-model="search" type="search" :placeholder="t('stock.search')" />
     <p class="hint">{{ t('stock.drop') }}</p>
+    <p v-if="session.may('fill')"><ChooseFiles /></p>
     <RefusalNote :error="stock.error" />
     <RefusalNote v-for="one in failed" :key="one.key" :error="one.fault" />
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>

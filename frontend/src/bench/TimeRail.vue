@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../ui/format'
 import { useDesign } from './design'
+import TimeField from './TimeField.vue'
 
 const props = defineProps<{ tMs: number; playing: boolean }>()
 const emit = defineEmits<{ toggle: []; seek: [tMs: number] }>()
@@ -75,7 +76,7 @@ function keys(event: KeyboardEvent): void {
     PageDown: -10_000,
     PageUp: 10_000,
     Home: -props.tMs,
-    End: spanMs.value - 1000 - props.tMs,
+    End: spanMs.value - 1 - props.tMs,
   }
   const by = steps[event.key]
   if (by === undefined) return
@@ -88,7 +89,7 @@ function keys(event: KeyboardEvent): void {
   <section class="time-rail" :aria-label="t('rail.title')">
     <div class="rail-head">
       <button type="button" class="btn btn-sm btn-live" @click="emit('toggle')">{{ t(playing ? 'rail.pause' : 'rail.play') }}</button>
-      <span class="measure now" :class="{ playing }">{{ seconds(tMs) }}</span>
+      <TimeField :t-ms="tMs" :playing="playing" @seek="emit('seek', $event)" />
     </div>
     <div class="rail-lanes">
       <div class="lane-letters" aria-hidden="true">

@@ -6,6 +6,7 @@ import { call } from '../api/client'
 import { useSession } from '../session/session'
 import { fileSize, ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
+import ChooseFiles from './ChooseFiles.vue'
 import MediaCard from './MediaCard.vue'
 import { useUploads } from './uploads'
 
@@ -16,7 +17,6 @@ const over = ref(false)
 const search = ref('')
 const ratio = ref('')
 const error = ref<unknown>(null)
-const input = ref<HTMLInputElement>()
 
 const ratios = computed(() => [...new Set(stock.media.flatMap((one) => (one.ratio ? [ratioText(one.ratio)] : [])))].sort())
 const listed = computed(() =>
@@ -30,11 +30,6 @@ const listed = computed(() =>
 function drop(event: DragEvent): void {
   over.value = false
   void stock.sendAll(event.dataTransfer?.files ?? [])
-}
-function chosen(): void {
-  const files = [...(input.value?.files ?? [])]
-  if (input.value) input.value.value = ''
-  void stock.sendAll(files)
 }
 async function remove(id: string): Promise<void> {
   error.value = null
@@ -65,16 +60,7 @@ onMounted(() => void stock.load())
         <option value="">{{ t('stock.any') }}</option>
         <option v-for="one in ratios" :key="one">{{ one }}</option>
       </BFormSelect>
-      <button type="button" class="btn btn-primary btn-sm" @click="input?.click()">{{ t('stock.choose') }}</button>
-      <input
-        ref="input"
-        class="visually-hidden"
-        type="file"
-        multiple
-        accept=".jpg,.jpeg,.png,.webp,.mp4,.webm"
-        :aria-label="t('stock.choose')"
-        tabindex="-1"
-        @change="chosen" />
+      <ChooseFiles v-if="session.may('fill')" />
     </div>
     <RefusalNote :error="error ?? stock.error" />
     <ul v-if="stock.uploads.some((one) => !one.done)" class="uploads" aria-live="polite">
