@@ -130,7 +130,7 @@ function keys(event: KeyboardEvent): void {
     <div
       class="canvas-sheet"
       :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
-      <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" aria-hidden="true" />
+      <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})`, '--scale': scale }" aria-hidden="true" />
       <template v-if="ready">
         <SeamLines :canvas="canvas" :seams="design.answer?.seams ?? []" :scale="scale" />
         <PanelNames :canvas="canvas" :panels="design.answer?.panels ?? {}" :safe="design.answer?.safe ?? null" :scale="scale" />

@@ -89,10 +89,7 @@ const severity = (zone: string): string => {
       v-for="plan in panes"
       :key="plan.id"
       class="pane"
-      :class="[
-        { chosen: plan.id === design.selected, over: carried.over === plan.id, empty: plan.items[0]?.kind === 'standby' },
-        severity(plan.id),
-      ]"
+      :class="[{ chosen: plan.id === design.selected, over: carried.over === plan.id }, severity(plan.id)]"
       :style="box(plan)"
       :data-pane="plan.id"
       @pointermove="hover(plan, $event)"
