@@ -37,6 +37,8 @@ final class FloatTest extends BrowserCase
         $page->until('turned', fn () => $page->field('Turn')->getAttribute('value') !== '0');
         $turn = (int) $page->field('Turn')->getAttribute('value');
         self::assertSame(0, $turn % 15, 'in whole steps');
+        $frame = "return getComputedStyle(document.querySelector('.float')).rotate";
+        self::assertSame("{$turn}deg", $page->script($frame), 'the frame is turned as what it frames');
         $page->keys(Keys::CONTROL.'z'.Keys::NULL);
         $page->until('upright', static fn () => $page->field('Turn')->getAttribute('value') === '0');
 

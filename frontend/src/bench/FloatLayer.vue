@@ -134,7 +134,7 @@ defineExpose({ gather })
       :key="plan.id"
       class="float"
       :class="{ chosen: design.chosen.includes(plan.id), over: carried.over === plan.id }"
-      :style="{ ...box(rectOf(plan)), rotate: degrees(turnOf(plan)) }"
+      :style="{ ...box(rectOf(plan)), rotate: `${turnOf(plan) / 100}deg` }"
       :data-pane="plan.id"
       :data-float="plan.id">
       <button

@@ -11,6 +11,9 @@ export interface Copied {
   zone: Pick<ZoneDocument, 'name' | 'fill'> & { runs_on?: boolean }
 }
 
+/** Places that were sent and not answered yet: the next step of a key that is held goes on from them. */
+const underway = new Map<string, Rect>()
+
 /** What can be done with floats of the layout on the bench. All arithmetic is the core's. */
 export function useFloats() {
   const design = useDesign()
@@ -26,12 +29,19 @@ export function useFloats() {
 
   const isFloat = (zone: string): boolean => design.zones[zone]?.float === true
   const all = (): string[] => design.layers.filter(isFloat)
+  /** Where floats lie, or will as soon as what is on its way has been answered. */
   const rectsOf = (zones: string[]): Record<string, Rect> =>
     Object.fromEntries(
-      zones.flatMap((zone) => (design.zones[zone] && isFloat(zone) ? [[zone, design.zones[zone].rect]] : [])),
+      zones.flatMap((zone) =>
+        design.zones[zone] && isFloat(zone) ? [[zone, underway.get(zone) ?? design.zones[zone].rect]] : [],
+      ),
     )
-  const lay = (rects: Record<string, Rect>): Promise<boolean> =>
-    send([{ do: 'float.lay', rects, ...panels() }], `lay:${Object.keys(rects).join()}`)
+  async function lay(rects: Record<string, Rect>): Promise<boolean> {
+    for (const [zone, rect] of Object.entries(rects)) underway.set(zone, rect)
+    const done = await send([{ do: 'float.lay', rects, ...panels() }], `lay:${Object.keys(rects).join()}`)
+    if (design.waiting === 0 || !done) underway.clear()
+    return done
+  }
   const nudge = (zones: string[], x: number, y: number): Promise<boolean> =>
     lay(
       Object.fromEntries(
