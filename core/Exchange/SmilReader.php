@@ -73,7 +73,7 @@ final class SmilReader
         $root = self::child($layout, ['root-layout', 'topLayout']) ?? throw Refusal::because('smil.no_size');
         $self = new self(self::size($root));
         $self->others($layout, $root);
-        $self->within($root->localName === 'topLayout' ? $root : $layout, $self->size->rect(), 0, 1, '');
+        $self->within($root->localName === 'topLayout' ? $root : $layout, $self->size->rect(), 0, 1);
         usort($self->regions, static fn (SmilRegion $a, SmilRegion $b) => $a->z <=> $b->z);
 
         return [
@@ -154,18 +154,18 @@ final class SmilReader
         }
     }
 
-    private function within(\DOMElement $parent, Rect $room, int $z, int $depth, string $above): void
+    private function within(\DOMElement $parent, Rect $room, int $z, int $depth): void
     {
         foreach (self::children($parent) as $element) {
             if ($element->localName === 'region') {
-                $this->region($element, $room, $z, $depth, $above);
+                $this->region($element, $room, $z, $depth);
             } elseif (!in_array($element->localName, ['root-layout', 'topLayout', 'metadata'], true)) {
                 $this->finding('smil.element', $element, ['name' => (string) $element->localName]);
             }
         }
     }
 
-    private function region(\DOMElement $element, Rect $room, int $above, int $depth, string $parent): void
+    private function region(\DOMElement $element, Rect $room, int $above, int $depth): void
     {
         if (count($this->regions) >= self::MOST_REGIONS || $depth > self::DEEPEST) {
             throw Refusal::because('smil.too_many', self::path($element), ['most' => self::MOST_REGIONS]);
@@ -193,7 +193,7 @@ final class SmilReader
             self::ALIGNS[$element->getAttribute('mediaAlign')] ?? [0, 0],
             $this->ground($element),
         );
-        $this->within($element, $rect, $z, $depth + 1, $parent);
+        $this->within($element, $rect, $z, $depth + 1);
     }
 
     /** Edges are rounded separately, as those of floats are. */
