@@ -111,7 +111,7 @@ final class BriefPdf
                 $this->head($scene);
             }
             $this->pdf->setFont(self::FACE, '', 8);
-            $this->line($zone->cells(), self::LINE);
+            $this->line($zone->cells());
         }
     }
 
@@ -121,15 +121,15 @@ final class BriefPdf
         $this->pdf->setFont(self::FACE, 'B', 11);
         $this->pdf->Cell(0, 9, "{$this->sheet->design}: {$scene->name}", 0, 1);
         $this->pdf->setFont(self::FACE, 'B', 6);
-        $this->line(array_map(Words::of(...), BriefZone::columns()), self::LINE);
+        $this->line(array_map(Words::of(...), BriefZone::columns()));
     }
 
     /** @param list<string> $cells narrowed where they are longer than their column */
-    private function line(array $cells, float $height): void
+    private function line(array $cells): void
     {
         foreach ($cells as $index => $cell) {
             $isNumber = preg_match('/^[\d.-]+$/D', $cell) === 1;
-            $this->pdf->Cell(self::WIDTHS[$index], $height, $cell, 1, 0, $isNumber ? 'R' : 'L', false, '', 1);
+            $this->pdf->Cell(self::WIDTHS[$index], self::LINE, $cell, 1, 0, $isNumber ? 'R' : 'L', false, '', 1);
         }
         $this->pdf->Ln();
     }
