@@ -8,7 +8,6 @@ use UpperPane\App\Adapter\BriefPdf;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\LoadedDocument;
-use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\Core\Brief\BriefCsv;
 use UpperPane\Core\Brief\BriefSheet;
@@ -42,7 +41,7 @@ final readonly class BriefSheets
     public function file(string $id, string $kind, string $scene, Person $person): array
     {
         [$loaded] = $this->desks->open($id, $person);
-        $design = $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
+        $design = Planning::design($loaded);
         $row = $this->planning->surface($loaded);
         $sheet = $this->planning->sheet($row);
         $plan = $this->planning->judge($loaded, $design, $row, $sheet)->plan;

@@ -33,7 +33,7 @@ final readonly class LookBack
     public function show(string $id, int $revision, Person $person): array
     {
         [$head] = $this->desks->open($id, $person);
-        $design = self::design($head);
+        $design = Planning::design($head);
         $then = $this->at($head, $revision);
         $plan = $this->planning->judge($head->at($revision, $then), $then, $this->planning->surface($head))->plan;
 
@@ -79,10 +79,5 @@ final readonly class LookBack
         $then = $this->documents->documentAt($head, $revision);
 
         return $then instanceof Design ? $then : throw Absent::named('design');
-    }
-
-    private static function design(LoadedDocument $loaded): Design
-    {
-        return $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
     }
 }

@@ -40,6 +40,12 @@ final readonly class Planning
         return $this->clock->nowMs();
     }
 
+    /** @throws Absent when it is a document of another kind */
+    public static function design(LoadedDocument $loaded): Design
+    {
+        return $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
+    }
+
     /** @throws Absent */
     public function surface(LoadedDocument $design): SurfaceRow
     {

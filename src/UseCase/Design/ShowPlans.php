@@ -52,7 +52,7 @@ final readonly class ShowPlans
             'plans' => array_map(
                 fn (SurfaceRow $row) => [
                     'surface' => ['code' => $row->code, 'name' => $row->name],
-                ] + self::written($this->planning->judge($loaded, self::design($loaded), $row)),
+                ] + self::written($this->planning->judge($loaded, Planning::design($loaded), $row)),
                 $rows,
             ),
         ];
@@ -94,12 +94,7 @@ final readonly class ShowPlans
                 ? $own
                 : $this->surfaces->coded($own->site, [$surface])[0] ?? throw Absent::named('surface');
 
-        return $this->planning->judge($loaded, self::design($loaded), $row);
-    }
-
-    private static function design(LoadedDocument $loaded): Design
-    {
-        return $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
+        return $this->planning->judge($loaded, Planning::design($loaded), $row);
     }
 
     /** @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} */
