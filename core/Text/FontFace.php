@@ -5,40 +5,88 @@ declare(strict_types=1);
 namespace UpperPane\Core\Text;
 
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Text\Shaping\Characters;
+use UpperPane\Core\Text\Shaping\Plans;
+use UpperPane\Core\Text\Shaping\Script;
+use UpperPane\Core\Text\Shaping\Shaper;
 
 /**
- * One face ready to measure with: the sum of advances after ligatures and kerning, in font units, as HarfBuzz shapes it
- * with the default features liga and kern (checked against hb-shape and Chromium).
+ * One face ready to measure with: the sum of advances in font units, shaped script by script with the features that are
+ * on by default (checked against hb-shape and Chromium).
+ *
+ * @phpstan-import-type Tables from FontReader
  */
 final readonly class FontFace
 {
-    /** Common and Inherited: digits, punctuation, spaces and marks belong to the script around them (UAX 24). */
-    private const SHARED_SCRIPTS = [0 => true, 1 => true];
+    private const TAB_SPACES = 8;
+    private const JOINING = ['liga', 'clig', 'calt'];
 
-    /** @param array<string, mixed> $tables */
+    private Plans $plans;
+
+    /** @param Tables $tables */
     private function __construct(
         public string $family,
         public int $weight,
         public string $file,
         private array $tables,
+        private int $spacingThousandths = 0,
     ) {
+        $this->plans = new Plans($tables, $spacingThousandths === 0 ? [] : self::JOINING);
     }
 
-    /** @param array<string, mixed> $tables from {@see FontReader::tables()} */
+    /** @param Tables $tables from {@see FontReader::tables()} */
     public static function ofTables(string $family, int $weight, string $file, array $tables): self
     {
         return new self($family, $weight, $file, $tables);
     }
 
-    public function unitsPerEm(): int
+    /**
+     * The face with so many thousandths of its size behind every letter but a line's last one. As in Chromium, letters
+     * that are set apart join in no ligatures (CSS Text 3 §8.2).
+     */
+    public function spaced(int $thousandths): self
     {
-        return $this->tables['units_per_em'];
+        return $thousandths === $this->spacingThousandths
+            ? $this
+            : new self($this->family, $this->weight, $this->file, $this->tables, $thousandths);
     }
 
-    /** Width in font units; a character the face lacks counts as its missing-glyph box. */
+    public function unitsPerEm(): int
+    {
+        return $this->tables['units_per_em'] * $this->scale();
+    }
+
+    /** Spaced letters are measured in thousandths of a font unit, so that they stay exact. */
+    private function scale(): int
+    {
+        return $this->spacingThousandths === 0 ? 1 : 1000;
+    }
+
+    /**
+     * Width in font units; a character the face lacks counts as its missing-glyph box. A tab reaches to the next
+     * multiple of eight spaces, or the one behind it when that is nearer than half a zero (CSS Text 3, `tab-size`).
+     */
     public function widthUnits(string $text): int
     {
-        return $this->sum($this->ligated($this->glyphs($text)));
+        $width = null;
+        foreach (explode("\t", $text) as $part) {
+            $width = ($width === null ? 0 : $this->tabbed($width)) + array_sum($this->shaped($part)[0]);
+        }
+
+        return (int) $width - ($width > 0 ? $this->spacing() : 0);
+    }
+
+    private function spacing(): int
+    {
+        return $this->tables['units_per_em'] * $this->spacingThousandths;
+    }
+
+    private function tabbed(int $units): int
+    {
+        $stop = self::TAB_SPACES * max(1, $this->widthUnits(' '));
+        $room = $stop - $units % $stop;
+
+        return $units + ($room < intdiv($this->widthUnits('0'), 2) ? $room + $stop : $room);
     }
 
     /**
@@ -52,25 +100,56 @@ final readonly class FontFace
      */
     public function run(array $pieces): array
     {
-        $advances = $this->tables['advances'];
-        $last = count($advances) - 1;
-        $spaces = [$this->tables['glyphs'][0x20] ?? 0];
+        [$advances, $places] = $this->shaped(implode('', $pieces));
         $run = [];
-        $at = $end = 0;
-        $before = null;
+        $at = $bytes = $next = 0;
+        $visible = [];
         foreach ($pieces as $piece) {
-            $from = null;
-            foreach ($this->ligated($this->glyphs($piece)) as $glyph) {
-                $at += $before === null ? 0 : $this->kerning($before, $glyph);
-                $from ??= $at;
-                $at += $advances[min($glyph, $last)];
-                $end = in_array($glyph, $spaces, true) ? $end : $at;
-                $before = $glyph;
+            $bytes += strlen($piece);
+            $end = LineBreaker::asLineEnd($piece);
+            $run[] = ['from' => $at, 'to' => $at + ($visible[$end] ??= $this->widthUnits($end))];
+            for (; $next < count($places) && $places[$next] < $bytes; ++$next) {
+                $at += $advances[$next];
             }
-            $run[] = ['from' => $from ?? $at, 'to' => max($end, $from ?? $at)];
         }
 
         return $run;
+    }
+
+    /** @return array{array<int, int>, array<int, int>} in font units; where in the text each is from, in bytes */
+    private function shaped(string $text): array
+    {
+        $all = [[], []];
+        foreach (Characters::stretches($text, $this->tables['glyphs']) as $stretch) {
+            $shaped = Shaper::advances(
+                $this->tables,
+                $stretch['glyphs'],
+                $stretch['places'],
+                ...$this->plans->of($stretch['script']),
+            );
+            $all = [[...$all[0], ...$shaped[0]], [...$all[1], ...$shaped[1]]];
+        }
+
+        return $this->spacingThousandths === 0 ? $all : $this->apart(...$all);
+    }
+
+    /**
+     * With room behind the last glyph of every place.
+     *
+     * @param array<int, int> $advances
+     * @param array<int, int> $places
+     *
+     * @return array{array<int, int>, array<int, int>}
+     */
+    private function apart(array $advances, array $places): array
+    {
+        foreach ($advances as $index => $advance) {
+            $advances[$index] =
+                $advance * $this->scale() +
+                ($places[$index] === ($places[$index + 1] ?? null) ? 0 : $this->spacing());
+        }
+
+        return [$advances, $places];
     }
 
     /** Exact width in px at a size in px. */
@@ -80,33 +159,20 @@ final readonly class FontFace
     }
 
     /**
-     * False where the width is a guess, because a browser does more than this sums up: it draws characters the face
-     * lacks with another, places combining marks, breaks at soft hyphens, stops at tabs, joins and parts at invisible
-     * characters, and shapes every script by itself, so that nothing is kerned across their border (UAX 24; checked
-     * against Chromium). Nor are contextual alternates applied, or pairs that widen their second glyph.
+     * False where the width is a guess, because a browser does more than this adds up: it draws characters the face
+     * lacks with another one, joins, reorders or turns round the letters of some scripts, stops at tabs, breaks at soft
+     * hyphens, makes fractions about a fraction slash, joins and parts at invisible characters.
      */
     public function measures(string $text): bool
     {
-        if ($this->tables['widens_second']) {
-            return false;
-        }
-        $scripts = [];
-        foreach (array_unique(mb_str_split(self::composed($text))) as $character) {
-            $code = (int) mb_ord($character);
-            if ($code === 0x0A) {
-                continue;
-            }
-            if (
-                preg_match('/[\p{M}\p{Cf}\p{Cc}]/u', $character) === 1
-                || ($code > 0x20 && $code !== 0xA0 && !isset($this->tables['glyphs'][$code]))
-                || isset($this->tables['contextual'][$this->tables['glyphs'][$code] ?? -1])
-            ) {
+        foreach (Characters::stretches(strtr($text, ["\n" => '']), $this->tables['glyphs']) as $stretch) {
+            if (!Script::isSimple($stretch['script']) || in_array(0, $stretch['glyphs'], true)) {
                 return false;
             }
-            $scripts[(int) \IntlChar::getIntPropertyValue($code, \IntlChar::PROPERTY_SCRIPT)] = true;
         }
 
-        return count(array_diff_key($scripts, self::SHARED_SCRIPTS)) <= 1;
+        return preg_match('/[\p{Cf}\t\x{0}-\x{9}\x{B}-\x{1F}\x{7F}-\x{9F}\x{FE00}-\x{FE0F}\x{034F}]/u', $text) === 0
+            && !(str_contains($text, "\u{2044}") && $this->tables['makes_fractions']);
     }
 
     /**
@@ -134,113 +200,6 @@ final readonly class FontFace
 
     private function scaled(string $measure, int $sizePx): Rational
     {
-        return Rational::of($this->tables[$measure] * $sizePx, $this->unitsPerEm());
-    }
-
-    /** @return list<int> */
-    private function glyphs(string $text): array
-    {
-        return array_map(
-            fn (string $character) => $this->tables['glyphs'][(int) mb_ord($character)] ?? 0,
-            mb_str_split(self::composed($text)),
-        );
-    }
-
-    /** Letters with their marks as one character where there is one; what has no mark stays itself, as U+2126 does. */
-    private static function composed(string $text): string
-    {
-        return (string) preg_replace_callback(
-            '/\P{M}\p{M}+/u',
-            static fn (array $cluster) => \Normalizer::normalize($cluster[0], \Normalizer::FORM_C) ?: $cluster[0],
-            $text,
-        );
-    }
-
-    /**
-     * @param list<int> $glyphs
-     *
-     * @return list<int>
-     */
-    private function ligated(array $glyphs): array
-    {
-        foreach ($this->tables['ligatures'] as $lookup) {
-            $out = [];
-            for ($i = 0, $count = count($glyphs); $i < $count; ++$i) {
-                $found = $this->ligatureAt($lookup, $glyphs, $i);
-                $out[] = $found['glyph'] ?? $glyphs[$i];
-                $i += count($found['rest'] ?? []);
-            }
-            $glyphs = $out;
-        }
-
-        return $glyphs;
-    }
-
-    /**
-     * @param list<array<int, list<array{glyph: int, rest: list<int>}>>> $lookup
-     * @param list<int>                                                 $glyphs
-     *
-     * @return array{glyph: int, rest: list<int>}|null
-     */
-    private function ligatureAt(array $lookup, array $glyphs, int $at): ?array
-    {
-        foreach ($lookup as $table) {
-            foreach ($table[$glyphs[$at]] ?? [] as $ligature) {
-                if (array_slice($glyphs, $at + 1, count($ligature['rest'])) === $ligature['rest']) {
-                    return $ligature;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /** @param list<int> $glyphs */
-    private function sum(array $glyphs): int
-    {
-        $advances = $this->tables['advances'];
-        $last = count($advances) - 1;
-        $units = 0;
-        foreach ($glyphs as $i => $glyph) {
-            $units += $advances[min($glyph, $last)];
-            if (isset($glyphs[$i + 1])) {
-                $units += $this->kerning($glyph, $glyphs[$i + 1]);
-            }
-        }
-
-        return $units;
-    }
-
-    private function kerning(int $first, int $second): int
-    {
-        $units = 0;
-        foreach ($this->tables['pairs'] as $lookup) {
-            foreach ($lookup as $table) {
-                $value = $this->pairValue($table, $first, $second);
-                if ($value !== null) {
-                    $units += $value;
-                    break;
-                }
-            }
-        }
-
-        return $units;
-    }
-
-    /**
-     * A format 1 table answers only for pairs it lists; a format 2 table for every covered first glyph (§6.3).
-     *
-     * @param array<string, mixed> $table
-     */
-    private function pairValue(array $table, int $first, int $second): ?int
-    {
-        if (isset($table['pairs'])) {
-            return $table['pairs'][$first][$second] ?? null;
-        }
-        if (!isset($table['covered'][$first])) {
-            return null;
-        }
-
-        return $table['values'][$table['first'][$first] ?? 0][$table['second'][$second] ?? 0] ?? 0;
+        return Rational::of($this->tables[$measure] * $sizePx, $this->tables['units_per_em']);
     }
 }

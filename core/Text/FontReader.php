@@ -4,22 +4,50 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Text;
 
+use UpperPane\Core\Text\Shaping\LayoutTable;
+use UpperPane\Core\Text\Shaping\SubtableReader;
+
 /**
  * Compiles an OpenType file into the arrays that measuring needs: characters → glyphs (cmap formats 4 and 12), advances
- * (hmtx), pair kerning (GPOS lookup 2 and its extension 9) and default ligatures (GSUB lookup 4 and its extension 7) of
- * the Latin script's default language; and where a browser may do more than that. Sections named are those of
- * ISO/IEC 14496-22.
+ * (hmtx), and the lookups of GSUB and GPOS that are on by default. Sections named are those of ISO/IEC 14496-22. A
+ * `kern` table (§5.7) is passed over, because Chromium, which draws, passes it over.
+ *
+ * @phpstan-import-type Lookup from LayoutTable
+ *
+ * @phpstan-type Tables array{
+ *     units_per_em: int,
+ *     ascender: int,
+ *     descender: int,
+ *     line_gap: int,
+ *     cap_height: int,
+ *     glyphs: array<int, int>,
+ *     advances: list<int>,
+ *     substituting: array<string, array<string, list<int>>>,
+ *     positioning: array<string, array<string, list<int>>>,
+ *     makes_fractions: bool,
+ *     gsub: array<int, Lookup>,
+ *     gpos: array<int, Lookup>,
+ *     classes: array<int, int>,
+ *     attached: array<int, int>,
+ *     mark_sets: list<array<int, int>>,
+ * }
  */
 final readonly class FontReader
 {
     /** Of what {@see tables()} gives, for those who keep it. */
-    public const VERSION = 2;
+    public const VERSION = 4;
+
+    /** The features that a browser has on by default for simple scripts, as HarfBuzz has. */
+    private const SUBSTITUTE = ['ltra', 'ltrm', 'ccmp', 'locl', 'rlig', 'calt', 'clig', 'liga', 'rclt'];
+    private const OF_FRACTIONS = ['frac', 'numr', 'dnom'];
+    private const POSITION = ['kern', 'dist'];
+    private const MARK = 3;
 
     private function __construct(private FontFile $file)
     {
     }
 
-    /** @return array<string, mixed> what {@see FontFace::ofTables()} takes; safe to store as a PHP array file */
+    /** @return Tables what {@see FontFace::ofTables()} takes; safe to store as a PHP array file */
     public static function tables(string $bytes): array
     {
         $reader = new self(FontFile::ofBytes($bytes));
@@ -29,7 +57,10 @@ final readonly class FontReader
         $os2 = $file->tables['OS/2'];
         $useTypo = ($file->u16($os2 + 62) & 0x80) !== 0;
         [$gpos, $gsub] = [LayoutTable::of($file, 'GPOS'), LayoutTable::of($file, 'GSUB')];
-        $kern = $gpos->lookups(['kern'], 2, 9);
+        [$substituting, $positioning] = [$gsub->scripts(self::SUBSTITUTE), $gpos->scripts(self::POSITION)];
+        $subtables = new SubtableReader($file);
+        $glyphs = $reader->characters();
+        [$classes, $attached, $sets] = $reader->definitions($glyphs);
 
         return [
             'units_per_em' => $file->u16($head + 18),
@@ -37,15 +68,16 @@ final readonly class FontReader
             'descender' => -($useTypo ? $file->i16($os2 + 70) : $file->i16($hhea + 6)),
             'line_gap' => $useTypo ? $file->i16($os2 + 72) : $file->i16($hhea + 8),
             'cap_height' => $file->i16($os2 + 88),
-            'glyphs' => $reader->characters(),
+            'glyphs' => $glyphs,
             'advances' => $reader->advances($file->u16($hhea + 34)),
-            'pairs' => array_map(fn (array $tables) => array_map($reader->pairTable(...), $tables), $kern),
-            'widens_second' => array_filter(array_merge(...$kern), fn (int $at) => $file->u16($at + 6) !== 0) !== [],
-            'ligatures' => array_map(
-                fn (array $tables) => array_map($reader->ligatureTable(...), $tables),
-                $gsub->lookups(['liga', 'clig', 'rlig'], 4, 7),
-            ),
-            'contextual' => $reader->contextual($gsub),
+            'substituting' => $substituting,
+            'positioning' => $positioning,
+            'makes_fractions' => array_filter($gsub->scripts(self::OF_FRACTIONS)) !== [],
+            'gsub' => $gsub->lookups(self::named($substituting), 7, $subtables->substitution(...)),
+            'gpos' => $gpos->lookups(self::named($positioning), 9, $subtables->position(...)),
+            'classes' => $classes,
+            'attached' => $attached,
+            'mark_sets' => $sets,
         ];
     }
 
@@ -119,107 +151,50 @@ final readonly class FontReader
     }
 
     /**
-     * One pair adjustment subtable (§6.3, GPOS lookup type 2, formats 1 and 2): only the first glyph's advance is kept,
-     * because horizontal kerning says no more.
+     * What glyphs are (§6.3, GDEF); a font that does not say has its marks by their characters, as HarfBuzz has them.
      *
-     * @return array<string, mixed>
+     * @param array<int, int> $glyphs
+     *
+     * @return array{array<int, int>, array<int, int>, list<array<int, int>>} classes, classes of where marks attach,
+     *     sets of marks
      */
-    private function pairTable(int $at): array
+    private function definitions(array $glyphs): array
     {
-        $firstFormat = $this->file->u16($at + 4);
-        $firstSize = 2 * substr_count(decbin($firstFormat), '1');
-        $secondSize = 2 * substr_count(decbin($this->file->u16($at + 6)), '1');
-        $advanceAt = ($firstFormat & 4) === 0 ? null : 2 * substr_count(decbin($firstFormat & 3), '1');
-        $covered = LayoutTable::coverage($this->file, $at + $this->file->u16($at + 2));
-        $advance = fn (int $record) => $advanceAt === null ? 0 : $this->file->i16($record + $advanceAt);
-        if ($this->file->u16($at) === 1) {
-            return [
-                'pairs' => array_map(
-                    fn (int $index) => $this->pairSet(
-                        $at + $this->file->u16($at + 10 + 2 * $index),
-                        $firstSize + $secondSize,
-                        $advance,
-                    ),
-                    $covered,
-                ),
-            ];
-        }
-        $secondClasses = $this->file->u16($at + 14);
-        $values = [];
-        for ($i = 0, $count = $this->file->u16($at + 12); $i < $count; ++$i) {
-            for ($j = 0; $j < $secondClasses; ++$j) {
-                $values[$i][$j] = $advance($at + 16 + ($i * $secondClasses + $j) * ($firstSize + $secondSize));
-            }
-        }
+        $gdef = $this->file->tables['GDEF'] ?? null;
+        $at = fn (int $offset): ?int => $gdef === null || $this->file->u16($gdef + $offset) === 0
+            ? null
+            : $gdef + $this->file->u16($gdef + $offset);
+        [$classes, $attached] = [$at(4), $at(10)];
+        $sets = $gdef !== null && $this->file->u32($gdef) >= 0x10002 ? $at(12) : null;
+        $marks = array_filter(
+            $glyphs,
+            static fn (int $code) => \IntlChar::charType($code) === \IntlChar::CHAR_CATEGORY_NON_SPACING_MARK,
+            \ARRAY_FILTER_USE_KEY,
+        );
 
         return [
-            'covered' => array_map(static fn () => true, $covered),
-            'first' => LayoutTable::classes($this->file, $at + $this->file->u16($at + 8)),
-            'second' => LayoutTable::classes($this->file, $at + $this->file->u16($at + 10)),
-            'values' => array_map(static fn (array $row) => array_filter($row), $values),
+            $classes === null
+                ? array_fill_keys($marks, self::MARK)
+                : LayoutTable::classes($this->file, $classes),
+            $attached === null ? [] : LayoutTable::classes($this->file, $attached),
+            $sets === null
+                ? []
+                : array_map(
+                    fn (int $i) => LayoutTable::coverage($this->file, $sets + $this->file->u32($sets + 4 + 4 * $i)),
+                    array_keys(array_fill(0, $this->file->u16($sets + 2), 0)),
+                ),
         ];
     }
 
     /**
-     * @param \Closure(int): int $advance
+     * @param array<string, array<string, list<int>>> $scripts
      *
-     * @return array<int, int> second glyph → advance
+     * @return list<int>
      */
-    private function pairSet(int $at, int $valueSize, \Closure $advance): array
+    private static function named(array $scripts): array
     {
-        $pairs = [];
-        for ($i = 0, $count = $this->file->u16($at); $i < $count; ++$i) {
-            $record = $at + 2 + $i * (2 + $valueSize);
-            $pairs[$this->file->u16($record)] = $advance($record + 2);
-        }
+        $features = array_merge([], ...array_map(array_values(...), array_values($scripts)));
 
-        return $pairs;
-    }
-
-    /**
-     * @return array<int, list<array{glyph: int, rest: list<int>}>> first glyph → ligatures in the font's order (§6.3,
-     *     GSUB lookup type 4)
-     */
-    private function ligatureTable(int $at): array
-    {
-        return array_map(function (int $index) use ($at) {
-            $set = $at + $this->file->u16($at + 6 + 2 * $index);
-            $ligatures = [];
-            foreach (LayoutTable::list($this->file, $set) as $offset) {
-                $ligature = $set + $offset;
-                $rest = [];
-                for ($i = 1, $count = $this->file->u16($ligature + 2); $i < $count; ++$i) {
-                    $rest[] = $this->file->u16($ligature + 2 + 2 * $i);
-                }
-                $ligatures[] = ['glyph' => $this->file->u16($ligature), 'rest' => $rest];
-            }
-
-            return $ligatures;
-        }, LayoutTable::coverage($this->file, $at + $this->file->u16($at + 2)));
-    }
-
-    /**
-     * The glyphs that contextual alternates begin at, in any script (§6.3, GSUB lookup types 5 and 6): what they do is
-     * not read, only that they may do something.
-     *
-     * @return array<int, true>
-     */
-    private function contextual(LayoutTable $gsub): array
-    {
-        $covered = [];
-        foreach ([5, 6] as $type) {
-            foreach (array_merge(...$gsub->lookups(['calt', 'rclt'], $type, 7, true)) as $at) {
-                $coverages = $this->file->u16($at) !== 3 ? $at + 2 : $at + ($type === 5 ? 6 : $this->inputAt($at));
-                $covered += LayoutTable::coverage($this->file, $at + $this->file->u16($coverages));
-            }
-        }
-
-        return array_map(static fn () => true, $covered);
-    }
-
-    /** Where a chained context of format 3 has its first input coverage: behind the backtrack's and two counts. */
-    private function inputAt(int $at): int
-    {
-        return 2 + 2 + 2 * $this->file->u16($at + 2) + 2;
+        return array_values(array_unique(array_merge([], ...$features)));
     }
 }

@@ -22,6 +22,8 @@ final class LineBreaker
         '|(?<=[A-Za-z0-9]-)(?=[0-9])'.
         '|(?<=\?)(?=[#$%&(*+\-0-9<=>@A-Z\[\\\\^_`a-z{|~])/';
 
+    private const SOFT_HYPHEN = "\u{AD}";
+
     /** A dash that begins a word stays with it (UAX #14 LB20a, which PHP's ICU is too old for). */
     private const DASH_BEFORE_WORD = '/(?:^|[ \x{A0}\x{202F}])[-\x{2010}\x{2011}\x{2013}]+\K(?=[\p{Latin}½¼¾·×])/u';
 
@@ -61,6 +63,14 @@ final class LineBreaker
         return $pieces;
     }
 
+    /** What is drawn of what ends a line: no spaces, and a hyphen where a soft one stood. */
+    public static function asLineEnd(string $line): string
+    {
+        $line = rtrim($line, ' ');
+
+        return str_ends_with($line, self::SOFT_HYPHEN) ? substr($line, 0, -strlen(self::SOFT_HYPHEN)).'-' : $line;
+    }
+
     /**
      * @param list<string>                    $pieces
      * @param list<array{from: int, to: int}> $run    from {@see FontFace::run()}
@@ -76,7 +86,7 @@ final class LineBreaker
         $first = 0;
         foreach ($pieces as $index => $piece) {
             if ($line !== '' && $run[$index]['to'] - $run[$first]['from'] > $most) {
-                $lines[] = rtrim($line, ' ');
+                $lines[] = self::asLineEnd($line);
                 [$line, $first] = ['', $index];
             }
             $line .= $piece;

@@ -11,15 +11,18 @@ use UpperPane\Core\Geometry\Size;
  * Lays a text into a box (model §5). Shrink takes the largest whole px from the size down to the least that fits, found
  * by scanning: wrapping is not monotonic. Line height is a factor of the size in thousandths, or 0 for the font's own.
  */
-final readonly class TextSetter
+final class TextSetter
 {
     private const ELLIPSIS = '…';
 
+    /** @var array<string, int> widths of lines in font units: the same ones come at many sizes */
+    private array $units = [];
+
     private function __construct(
-        private FontFace $face,
-        private TextMode $mode,
-        private Size $box,
-        private int $lineHeightThousandths,
+        private readonly FontFace $face,
+        private readonly TextMode $mode,
+        private readonly Size $box,
+        private readonly int $lineHeightThousandths,
     ) {
     }
 
@@ -100,7 +103,13 @@ final readonly class TextSetter
             default => $paragraphs,
         };
         $lines = array_map(
-            fn (string $line) => ['text' => $line, 'width' => $this->face->widthPx($line, $sizePx)],
+            fn (string $line) => [
+                'text' => $line,
+                'width' => Rational::of(
+                    ($this->units[$line] ??= $this->face->widthUnits($line)) * $sizePx,
+                    $this->face->unitsPerEm(),
+                ),
+            ],
             $texts,
         );
         $lineHeight = $this->lineHeight($sizePx);

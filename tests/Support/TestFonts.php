@@ -27,14 +27,20 @@ final class TestFonts implements Fonts
 
     public static function path(string $family, int $weight): string
     {
-        /** @var array<string, array<int, string>> $fonts */
-        $fonts = require \dirname(__DIR__, 2).'/config/fonts.php';
+        $fonts = self::all();
 
-        return $fonts[$family][$weight] ??
+        return $fonts[$family]['faces'][$weight] ??
             throw Refusal::because('text.font_unknown', '/font', [
                 'family' => $family,
                 'weight' => $weight,
                 'known' => array_keys($fonts),
             ]);
+    }
+
+    /** @return array<string, array{package: string, faces: array<int, string>}> */
+    public static function all(): array
+    {
+        /** @var array<string, array{package: string, faces: array<int, string>}> */
+        return require \dirname(__DIR__, 2).'/config/fonts.php';
     }
 }

@@ -18,6 +18,9 @@ final readonly class TinyFont
     /** First glyph → second glyph → what is added to the first one's advance. */
     public const PAIRS = [1 => [2 => -70, 3 => -80], 2 => [6 => -60], 3 => [1 => -50]];
 
+    /** What a pair adds to its second glyph's advance, in a font that says so. */
+    public const SECOND = 11;
+
     /**
      * @param int $valueFormat what a pair's first value holds: bits of 1 (x), 2 (y) and 4 (advance), §6.3.3.4
      * @param int $second      the same of its second value
@@ -130,10 +133,10 @@ final readonly class TinyFont
     private function values(int $units): string
     {
         $parts = [];
-        foreach ([[$this->valueFormat, $units], [$this->second, 11]] as [$format, $advance]) {
+        foreach ([[$this->valueFormat, $units], [$this->second, self::SECOND]] as [$format, $advance]) {
             foreach ([1 => 33, 2 => 44, 4 => $advance] as $bit => $value) {
                 if (($format & $bit) !== 0) {
-                    $parts[] = $bit === 4 || $units !== 0 ? $value : 0;
+                    $parts[] = $units !== 0 ? $value : 0;
                 }
             }
         }

@@ -116,32 +116,63 @@ final class TextTest extends TestCase
     public function testSaysWhereAWidthIsAGuess(): void
     {
         $face = (new TestFonts())->face('Roboto', 400);
-        foreach (['Naïve café, 12:45', 'Ťažký ďábel', 'Газ', "two\nlines", 'Zürich – 5 °C'] as $exact) {
+        foreach (
+            ['Naïve café, 12:45', 'Ťažký ďábel', 'Газ', "two\nlines", 'Zürich – 5 °C', 'Газ A', "e\u{301}"] as $exact
+        ) {
             self::assertTrue($face->measures($exact), $exact);
         }
         foreach (
-            [
-                "12:45\tParis",
-                "Auto\u{AD}bahn",
-                'Γa',
-                'Газ A',
-                "e\u{332}x",
-                "A\u{200D}V",
-                "T\u{200B}o",
-                "a\x0Cb",
-                '北京',
-            ] as $guess
+            ["12:45\tParis", "Auto\u{AD}bahn", "A\u{200D}V", "T\u{200B}o", "a\x0Cb", '北京', 'שלום', '👍'] as $guess
         ) {
             self::assertFalse($face->measures($guess), $guess);
         }
-        self::assertTrue($face->measures("e\u{301}"), 'it composes to é');
+        self::assertFalse((new TestFonts())->face('Amiri', 400)->measures('مرحبا'), 'letters that join');
+        self::assertFalse((new TestFonts())->face('Amiri', 400)->measures('3⁄4'), 'a fraction');
+    }
 
-        $lato = (new TestFonts())->face('Lato', 400);
-        self::assertTrue($lato->measures('Αθήνα'));
-        self::assertFalse(
-            $lato->measures('ΈΞΟΔΟΣ'),
-            'Lato takes the accents off Greek capitals (408.75 px, drawn 400.95)',
+    /** Tabs reach to every eighth space, soft hyphens are nothing until a line ends there (CSS Text 3). */
+    public function testTabsAndSoftHyphensTakeTheirRoom(): void
+    {
+        $face = (new TestFonts())->face('Roboto', 400);
+        $stop = 8 * $face->widthUnits(' ');
+
+        self::assertSame($stop + $face->widthUnits('b'), $face->widthUnits("a\tb"));
+        self::assertSame(2 * $stop, $face->widthUnits("\t\t"));
+        self::assertSame($face->widthUnits('Autobahn'), $face->widthUnits("Auto\u{AD}bahn"));
+        self::assertSame(
+            ['Auto-', 'bahn'],
+            array_column(self::set("Auto\u{AD}bahn", TextMode::Wrap, 40, Size::of(110, 200))->lines, 'text'),
         );
+    }
+
+    /** Texts of strangers: bidi overrides, emoji, marks alone, nothing, an endless word, ten thousand letters. */
+    public function testNothingThatIsTypedTearsItDown(): void
+    {
+        foreach (
+            [
+                '',
+                "\u{202E}abc\u{202C} \u{2066}def\u{2069}",
+                '👩‍👩‍👧‍👦🏳️‍🌈',
+                "\u{301}\u{302}",
+                str_repeat('W', 3000),
+                str_repeat(self::LONG.' ', 120),
+                "\t\t\n\n \n",
+                '<b onclick="x">&amp;</b>',
+            ] as $text
+        ) {
+            foreach (TextMode::cases() as $mode) {
+                $set = self::set($text, $mode, 60, Size::of(640, 480), 12);
+                self::assertNotSame([], $set->lines);
+                self::assertGreaterThanOrEqual(0, $set->widthPx()->compare(Rational::of(0)));
+                if ($mode !== TextMode::Ellipsis) {
+                    self::assertSame(
+                        preg_replace('/\s+/', '', $text),
+                        preg_replace('/\s+/', '', implode('', array_column($set->lines, 'text'))),
+                        'no sign is lost',
+                    );
+                }
+            }
+        }
     }
 
     public function testLaysFiveThousandCharacters(): void
