@@ -8,14 +8,11 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 
-/** The size at which a browser shows a file, and whether it can show it at all. */
+/** The size at which a browser shows a file. */
 final class AsShown
 {
     /** Browsers' textures end here (common practice): a longer side cannot be drawn reliably. */
     public const LONGEST_SIDE_PX = 16_384;
-
-    /** What every browser of the last years decodes (common practice); HEVC and MPEG-4 part 2 are not among it. */
-    private const CODECS = ['h264', 'vp8', 'vp9', 'av1'];
 
     /**
      * @param int $orientation as EXIF 2.3 writes it, 1 to 8: from 5 on width and height are exchanged (§4.6.4, tag 274)
@@ -30,22 +27,17 @@ final class AsShown
     }
 
     /**
-     * @param string $codec       by the name of its decoder, such as `h264`
      * @param string $sampleRatio width to height of one pixel, such as `4:3`; `0:1` where the file does not say
      * @param int    $rotation    degrees, as the container writes it
      *
-     * @throws Refusal `stock.no_picture`, `stock.side_too_long`, `stock.codec`
+     * @throws Refusal `stock.no_picture`, `stock.side_too_long`
      */
     public static function video(
-        string $codec,
         int $widthPx,
         int $heightPx,
         string $sampleRatio = '1:1',
         int $rotation = 0,
     ): Size {
-        if (!in_array($codec, self::CODECS, true)) {
-            throw Refusal::because('stock.codec', '/file', ['codec' => $codec, 'known' => self::CODECS]);
-        }
         [$x, $y] = array_map(intval(...), explode(':', $sampleRatio) + [1 => '1']);
         $size = self::bounded(
             $x > 0 && $y > 0 ? Rational::of($widthPx)->times(Rational::of($x, $y))->round() : $widthPx,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Picture;
 
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
 /**
@@ -54,6 +55,23 @@ final readonly class Fit
             Rational::of(1)->minus($seen),
             [$scaleX, $scaleY],
         );
+    }
+
+    /**
+     * A rectangle of the source where it is drawn, in whole px of the box and within it: grown to whole ones, or
+     * shrunk. Null where nothing of it is seen.
+     */
+    public function drawnRect(Rect $source, Size $box, bool $grown): ?Rect
+    {
+        $edge = static fn (Rational $at, bool $up) => $up ? $at->ceil() : $at->floor();
+        $x = fn (int $px) => $this->drawn[0]->plus($this->scale[0]->times(Rational::of($px)));
+        $y = fn (int $px) => $this->drawn[1]->plus($this->scale[1]->times(Rational::of($px)));
+        $left = max(0, $edge($x($source->x), !$grown));
+        $top = max(0, $edge($y($source->y), !$grown));
+        $right = min($box->width, $edge($x($source->right()), $grown));
+        $bottom = min($box->height, $edge($y($source->bottom()), $grown));
+
+        return $right > $left && $bottom > $top ? Rect::of($left, $top, $right - $left, $bottom - $top) : null;
     }
 
     /** How much the ratio of the picture is changed: 0 for none, 0.25 when one side is drawn a quarter too long. */

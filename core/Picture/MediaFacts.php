@@ -12,6 +12,7 @@ use UpperPane\Core\Geometry\Size;
  */
 final readonly class MediaFacts
 {
+    /** @param list<Opening> $openings in source px; of art with alpha */
     public function __construct(
         public string $id,
         public string $name,
@@ -20,6 +21,7 @@ final readonly class MediaFacts
         public int $bytes,
         public ?Size $size,
         public ?int $durationMs,
+        public array $openings = [],
     ) {
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Picture;
 
 use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
@@ -72,6 +73,40 @@ final class FitTest extends TestCase
                         ($fit['visible'][2] * $fit['visible'][3]) / ($width * $height),
                         0.0002,
                     );
+                }
+            }
+        }
+    }
+
+    /** Grown it holds, shrunk it is held by, what is drawn exactly; both to less than a px, and in the box. */
+    public function testARectangleOfTheSourceIsFoundInTheBox(): void
+    {
+        [$source, $box] = [Size::of(1000, 700), Size::of(333, 211)];
+        foreach (FitMode::cases() as $mode) {
+            $fit = Fit::of($source, $box, $mode, 30_000, 80_000);
+            [$x, $y, , , $scaleX, $scaleY] = [...$fit->toArray()['drawn'], ...$fit->toArray()['scale']];
+            foreach ([[0, 0, 1000, 700], [313, 211, 57, 101], [999, 699, 1, 1]] as $rect) {
+                $exact = [
+                    max(0, $x + $rect[0] * $scaleX),
+                    max(0, $y + $rect[1] * $scaleY),
+                    min(333, $x + ($rect[0] + $rect[2]) * $scaleX),
+                    min(211, $y + ($rect[1] + $rect[3]) * $scaleY),
+                ];
+                foreach ([true, false] as $grown) {
+                    $found = $fit->drawnRect(Rect::of(...$rect), $box, $grown);
+                    if ($found === null) {
+                        self::assertTrue($exact[2] - $exact[0] < 2 || $exact[3] - $exact[1] < 2, 'not seen');
+                        continue;
+                    }
+                    $sign = $grown ? 1 : -1;
+                    $over = [
+                        $sign * ($exact[0] - $found->x),
+                        $sign * ($exact[1] - $found->y),
+                        $sign * ($found->right() - $exact[2]),
+                        $sign * ($found->bottom() - $exact[3]),
+                    ];
+                    self::assertGreaterThan(-0.7, min($over), "{$mode->value} ".json_encode($rect));
+                    self::assertLessThan(1.7, max($over), "{$mode->value} ".json_encode($rect));
                 }
             }
         }

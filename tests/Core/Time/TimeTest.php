@@ -10,8 +10,10 @@ use Random\Randomizer;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Plan\RoundPlan;
+use UpperPane\Core\Time\CivilTime;
 use UpperPane\Core\Time\ClockNames;
 use UpperPane\Core\Time\ClockPattern;
+use UpperPane\Core\Time\CountPattern;
 use UpperPane\Core\Time\Cycles;
 use UpperPane\Core\Time\OffsetTable;
 use UpperPane\Core\Time\Playlist;
@@ -143,6 +145,49 @@ final class TimeTest extends TestCase
             self::assertSame($case['tokens'], ClockPattern::parse(Input::of($case['pattern']))->tokens);
             $offsets = OffsetTable::over(new \DateTimeZone($case['zone']), $case['now_ms'], $case['now_ms'] + 1000);
             self::assertSame($case['offset_s'], $offsets[0]['offset_s'] ?? null, "{$case['zone']} {$case['now_ms']}");
+        }
+    }
+
+    /** tests/cases/counts.json, written by Python's divmod: the core's text; the player's is held to the same cases. */
+    public function testAgreesWithThePlayerOnCounts(): void
+    {
+        foreach (self::cases('counts') as $case) {
+            $pattern = CountPattern::parse(Input::of($case['pattern']));
+            self::assertSame($case['tokens'], $pattern->tokens);
+            self::assertSame($case['text'], $pattern->text($case['seconds']), $case['pattern']);
+            self::assertGreaterThanOrEqual(
+                strlen($case['text']),
+                strlen($pattern->candidates($case['seconds'])[0]),
+                'it is measured as long as it gets',
+            );
+        }
+    }
+
+    /** What comes twice is the first, what never comes is as before the change (RFC 5545 §3.3.5; checks.md). */
+    public function testCivilTimesAreInstants(): void
+    {
+        foreach (
+            [
+                ['Europe/Berlin', '2026-03-29T02:30', '2026-03-29T01:30:00Z'],
+                ['Europe/Berlin', '2026-10-25T02:30', '2026-10-25T00:30:00Z'],
+                ['America/New_York', '2007-11-04T01:30:00', '2007-11-04T05:30:00Z'],
+                ['Australia/Lord_Howe', '2026-10-04T02:15', '2026-10-03T15:45:00Z'],
+                ['Europe/London', '2026-07-01T12:00', '2026-07-01T11:00:00Z'],
+            ] as [$zone, $civil, $instant]
+        ) {
+            self::assertSame(
+                (new \DateTimeImmutable($instant))->getTimestamp() * 1000,
+                CivilTime::parse(Input::of($civil))->instantMs(new \DateTimeZone($zone)),
+                "$civil in $zone",
+            );
+        }
+        foreach (['2026-02-30T10:00', '2026-12-24', '2026-12-24T24:00', '24 December'] as $none) {
+            try {
+                CivilTime::parse(Input::of($none));
+                self::fail($none);
+            } catch (Refusal $refusal) {
+                self::assertSame('time.civil', $refusal->refusalCode);
+            }
         }
     }
 
