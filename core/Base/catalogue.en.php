@@ -28,6 +28,7 @@ return [
     'number.too_large' => ['The exact result does not fit into 64 bits.', 'Use smaller or rounder numbers.'],
     'pane.command_unknown' => ['There is no command “{name}”.', 'Use one of: {known}, schema, list.'],
     'pane.argument' => ['“{argument}” is not expected here.', 'Leave it out; input comes as JSON on standard input.'],
+    'pane.option' => ['{option} takes a whole number.', 'Give one from {least} to {most}.'],
     'pane.file_wanted' => ['{name} reads a file.', 'Give it as --file FILE.'],
     'pane.file_unreadable' => ['{file} cannot be read.', 'Check the path and its rights.'],
     'pane.output_closed' => [
@@ -250,6 +251,10 @@ return [
         '“{area}” is what these designs are made for: {designs}.',
         'Keep the area, or archive what is made for it first.',
     ],
+    'design.no_surface' => [
+        'This design is for a size that no surface has yet; distances are reckoned for viewers at 2 m to 10 m.',
+        'Choose the surfaces it is meant for as soon as they are there; it cannot be released before.',
+    ],
     'area.rest_empty' => [
         'Only “{area}” of {surface} is used; the rest of the surface shows nothing.',
         'Make the design for the whole surface if more is to be shown.',
@@ -268,6 +273,13 @@ return [
     ],
     'length.text' => ['“{value}” is no length.', 'Write a number with px or %, for example -40px or 12.5%.'],
     'float.frame' => ['“{value}” is no frame.', 'Use canvas, pane: and a zone’s id, or panel: and a panel’s letter.'],
+    'guide.outside' => ['A guide at {at} px lies beyond the canvas.', 'Lay it between 0 and {most} px.'],
+    'guide.gone' => ['The guide is not there any more.', 'Lay it again.'],
+    'guide.too_many' => ['A design has at most {most} guides.', 'Take some away first.'],
+    'starter.shares' => ['A starter is sized in shares only, so that it fits other canvases.', 'Write its sizes in fr.'],
+    'starter.too_many' => ['A site keeps at most {most} starters.', 'Take some away first.'],
+    'part.locked' => ['The size of {letters} is locked.', 'Unlock it beside its size first.'],
+    'float.locked' => ['{letter} is locked.', 'Unlock it in the list of layers to move or change it.'],
     'float.no_size' => ['A float of {value} would not be seen.', 'Give it a size above 0.'],
     'float.frame_unknown' => ['There is no frame “{frame}”.', 'Use canvas or one of: {known}.'],
     'float.frame_gone' => [
@@ -359,6 +371,10 @@ return [
     'smil.no_place' => ['The region has no place that can be seen, and is left out.', 'Give it a width and a height.'],
     'smil.fit' => ['The fit “{fit}” is not known here; the nearest is taken.', 'Look at it, and choose another fit.'],
     'smil.colour' => ['The colour “{colour}” is not known here.', 'Choose a ground for the zone.'],
+    'smil.fit_later' => [
+        'The fit “{fit}” and the alignment belong to a picture, and there is none yet.',
+        'Set them where the picture is put in.',
+    ],
     'smil.id' => ['The region is called “{id}” here.', 'Name it as you like.'],
     'smil.focus' => [
         'The focal point of {id} is none of the nine positions that SMIL knows; the nearest is written.',
@@ -389,6 +405,33 @@ return [
     'playlist.gone' => ['The zone shows no playlist any more.', 'Set the zone to a playlist first.'],
     'playlist.entry_gone' => ['The entry is no longer in the playlist.', 'Look at what is there now, then try again.'],
     'playlist.full' => ['A playlist holds at most {most} entries.', 'Remove an entry first.'],
+    'qr.empty' => ['There is nothing to encode.', 'Write the text that is to be scanned.'],
+    'qr.too_long' => [
+        'The text takes {bytes} bytes; a QR code of level {level} holds {most} at most.',
+        'Shorten it, or choose a level that corrects less.',
+    ],
+    'qr.address' => ['“{value}” is no address that a telephone opens.', 'Begin it with https:// or http://.'],
+    'qr.colours' => [
+        '{colour} on {ground} is not read by all cameras: the modules must be darker, with a contrast of 4.5; it is {ratio}.',
+        'Choose a darker colour for the modules, or a lighter ground.',
+    ],
+    'qr.nothing' => ['The QR code of {letter} says nothing yet.', 'Write what is to be scanned.'],
+    'qr.no_room' => [
+        'The QR code of {letter} has {side} × {side} modules and less than a px for each.',
+        'Enlarge the zone, or shorten what is to be scanned.',
+    ],
+    'qr.small' => [
+        'The modules of the QR code of {letter} are {px} px wide; cameras may miss them.',
+        'Give it {side} px, shorten what is to be scanned, or correct less.',
+    ],
+    'count.field' => ['“{field}” is no field of a count.', 'Use {known}, and put letters into single quotes.'],
+    'count.empty' => ['The pattern shows no time.', 'Write for example D HH:mm:ss.'],
+    'time.civil' => ['“{value}” is no date and time.', 'Write it as 2026-12-24T18:00.'],
+    'cutout.no_picture' => ['This is no PNG or WebP that can be read.', 'Save it anew as a PNG with an alpha channel.'],
+    'cutout.too_large' => [
+        'The picture has {width} × {height} px, more than the {most} that openings are looked for in.',
+        'Make it smaller.',
+    ],
     'text.font_unknown' => ['There is no face “{family}” of weight {weight}.', 'Choose one of: {known}.'],
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill, or merge it with a neighbour.'],
@@ -421,13 +464,21 @@ return [
         'The text of {letter} does not fit at {size} px.',
         'Shorten it, let it wrap or shrink, or enlarge the zone.',
     ],
+    'text.contrast' => [
+        'The letters of {letter} have a contrast of {ratio} to their ground; {least} is wanted.',
+        'Choose a lighter or darker colour for the letters or the ground, or give them a plate.',
+    ],
+    'text.too_fast' => [
+        'The text of {letter} runs by at {rate} characters a second; more than {most} are hard to follow.',
+        'Let it run more slowly, or shorten it.',
+    ],
     'text.too_small' => [
         'The capitals of {letter} are {cap} px high; the farthest viewer needs {least} px.',
         'Set the text larger, or say in the surface’s sheet that viewers stand nearer.',
     ],
     'text.approximate' => [
-        'The width of the text in {letter} is an estimate: it has characters that {font} lacks, or marks, tabs, '.
-            'hyphenation points or several scripts.',
+        'The width of the text in {letter} is an estimate: it has characters that {font} lacks, tabs, invisible '.
+            'characters or a script whose letters join.',
         'Check it on the player, or write it without them.',
     ],
 
@@ -473,7 +524,22 @@ return [
         'Export it again as H.264 or VP9.',
     ],
     'stock.damaged' => ['The file is damaged or cut off.', 'Export it again, or copy it again, and add the new file.'],
-    'stock.codec' => ['Players cannot show {codec}.', 'Export the video as one of: {known}.'],
+    'stock.codec' => ['{codec} is a codec that cannot be read here.', 'Export the video as H.264, HEVC, VP9 or AV1.'],
+    'trim.empty' => ['It would end at {to} ms, before or when it begins.', 'Let it end after {from} ms.'],
+    'stock.changed' => [
+        '“{name}” was replaced by somebody else meanwhile.',
+        'Look at what it is now, and replace it again if you still mean to.',
+    ],
+    'stock.not_ready' => ['“{name}” is still being looked at, or cannot be used.', 'Wait until its picture is shown.'],
+    'stock.other_kind' => [
+        '“{name}” is not a {kind}, and what it is to replace is shown as one.',
+        'Choose a {kind}, or put the new file into each zone by itself.',
+    ],
+    'stock.no_version' => ['“{name}” was never that file.', 'Choose one of its earlier versions, or another file.'],
+    'stock.not_converted' => [
+        'The file could be read, but nothing that players show could be made of it.',
+        'Export it as MP4 with H.264, or as PNG, and add the new file.',
+    ],
     'stock.given_up' => [
         'The file could not be looked at, although it was tried {attempts} times.',
         'Add it again; if this stays so, tell the administrator.',
@@ -492,8 +558,13 @@ return [
     'stock.in_use' => ['“{name}” is used in: {designs}.', 'Replace it there first.'],
     'release.revision' => ['The design has moved on to revision {revision}.', 'Look at it again, then release.'],
     'release.stopped' => ['Findings that stop this release: {count}.', 'Mend them; each finding leads to its place.'],
+    'release.no_surface' => [
+        'The design is meant for no surface yet.',
+        'Choose the surfaces it is released for.',
+    ],
+    'surface.unknown' => ['No surface of this site has the code “{code}”.', 'Choose one of the list.'],
     'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the player should show.'],
-    'hand_off.other_surface' => ['{player} does not show {surface}.', 'Choose a release made for its surface.'],
+    'hand_off.other_surface' => ['The release is not for {surface}, which {player} feeds.', 'Choose one that is, or release the design for it.'],
     'publish.unwritten' => [
         'The files for this player could not be written; {free} MB are free on the disk.',
         'It is tried again every minute; make room, and it goes on by itself.',

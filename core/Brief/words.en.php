@@ -32,5 +32,9 @@ return [
     'fill.video' => 'video',
     'fill.text' => 'text',
     'fill.clock' => 'clock',
+    'fill.count' => 'count',
+    'fill.dial' => 'dial',
+    'fill.qr' => 'QR code',
+    'fill.shape' => 'shape',
     'fill.playlist' => 'playlist',
 ];

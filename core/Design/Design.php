@@ -10,6 +10,7 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Layout\Guide;
 use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\ReflowScale;
@@ -23,6 +24,9 @@ use UpperPane\Core\Layout\Sizing;
 final readonly class Design implements Document
 {
     public const VERSION = 2;
+    public const MOST_SURFACES = 100;
+    public const MOST_GUIDES = 100;
+    public const MOST_CELLS = 200;
 
     /**
      * @param int                  $lettersUsed how many letters were ever given; none is given twice
@@ -30,6 +34,10 @@ final readonly class Design implements Document
      * @param array<string, Scene> $scenes      by id
      * @param list<string>         $order       all scenes, as the frieze shows them
      * @param list<string>         $round       the scenes that follow each other by themselves
+     * @param list<string>         $surfaces    codes of the surfaces it is meant for beside the one it is made on
+     * @param bool                 $archived    kept, but out of the lists
+     * @param array<string, Guide> $guides      by id
+     * @param ?array{int, int}     $lattice     columns and rows of its own canvas
      */
     private function __construct(
         public string $name,
@@ -42,6 +50,10 @@ final readonly class Design implements Document
         public array $scenes,
         public array $order,
         public array $round,
+        public array $surfaces = [],
+        public bool $archived = false,
+        public array $guides = [],
+        public ?array $lattice = null,
     ) {
     }
 
@@ -97,7 +109,35 @@ final readonly class Design implements Document
             $scenes,
             $ids('order'),
             $ids('round'),
+            $head->optional('surfaces') === null ? [] : self::codes($head->child('surfaces')),
+            $head->has('archived') && $head->bool('archived'),
+            $head->has('guides') ? array_map(Guide::parse(...), $head->child('guides')->members()) : [],
+            $head->has('lattice') ? self::lattice($head->child('lattice')) : null,
         );
+    }
+
+    /**
+     * Codes of surfaces, each once.
+     *
+     * @return list<string>
+     *
+     * @throws Refusal `input.id` for what can be no code
+     */
+    public static function codes(Input $input): array
+    {
+        $code = static fn (Input $one) => preg_match('/^[a-z0-9][a-z0-9-]*$/D', $one->asText(60, 1)) === 1
+            ? $one->asText(60)
+            : throw Refusal::because('input.id', $one->path, ['value' => $one->asText(60)]);
+
+        return array_values(array_unique(array_map($code, $input->asList(self::MOST_SURFACES))));
+    }
+
+    /** @return array{int, int} columns and rows */
+    public static function lattice(Input $input): array
+    {
+        $pair = $input->asList(2, 2);
+
+        return [$pair[0]->asInt(1, self::MOST_CELLS), $pair[1]->asInt(1, self::MOST_CELLS)];
     }
 
     public function pitchXUm(): Rational
@@ -159,7 +199,9 @@ final readonly class Design implements Document
 
     /**
      * @param array{name?: string, lettersUsed?: int, reflow?: ReflowScale, zones?: array<string, Zone>,
-     *     scenes?: array<string, Scene>, order?: list<string>, round?: list<string>} $set
+     *     scenes?: array<string, Scene>, order?: list<string>, round?: list<string>, surfaces?: list<string>,
+     *     archived?: bool, guides?: array<string, Guide>,
+     *     lattice?: ?array{int, int}} $set
      */
     public function with(array $set): self
     {
@@ -174,6 +216,10 @@ final readonly class Design implements Document
             $set['scenes'] ?? $this->scenes,
             $set['order'] ?? $this->order,
             $set['round'] ?? $this->round,
+            $set['surfaces'] ?? $this->surfaces,
+            $set['archived'] ?? $this->archived,
+            $set['guides'] ?? $this->guides,
+            array_key_exists('lattice', $set) ? $set['lattice'] : $this->lattice,
         );
     }
 
@@ -188,7 +234,13 @@ final readonly class Design implements Document
             'reflow' => $this->reflow->value,
             'order' => $this->order,
             'round' => $this->round,
-        ];
+        ] +
+            ($this->surfaces === [] ? [] : ['surfaces' => $this->surfaces]) +
+            ($this->archived ? ['archived' => true] : []) +
+            ($this->guides === []
+                ? []
+                : ['guides' => array_map(static fn (Guide $guide) => $guide->toArray(), $this->guides)]) +
+            ($this->lattice === null ? [] : ['lattice' => $this->lattice]);
     }
 
     public function toArray(): array

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Design;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Layout\Lattice;
 
 /**
  * A whole design from untrusted JSON: everything is checked, also that zones, letters, layouts, order and round belong
@@ -17,7 +18,10 @@ final class DesignReader
     /** @throws Refusal with the place of the first fault */
     public static function read(Input $input): Design
     {
-        $input->keys(['version', 'name', 'canvas', 'letters_used', 'reflow', 'order', 'round', 'zones', 'scenes']);
+        $input->keys([
+            ...['version', 'name', 'canvas', 'letters_used', 'reflow', 'order', 'round', 'zones', 'scenes'],
+            ...['surfaces', 'archived', 'guides', 'lattice'],
+        ]);
         $zones = $scenes = [];
         foreach ($input->child('zones')->members() as $id => $zone) {
             $zones[$id] = Zone::parse((string) $id, $zone);
@@ -29,6 +33,10 @@ final class DesignReader
         self::checkScenes($design, $input->path);
         self::checkZones($design, $input->path);
         self::checkLetters($design, $input->path);
+        $design->lattice === null || Lattice::of($design->canvas, ...$design->lattice);
+        foreach ($design->guides as $id => $guide) {
+            $guide->on($design->sizing($guide->turned)->canvas, "{$input->path}/guides/$id/at");
+        }
 
         return $design;
     }

@@ -24,9 +24,15 @@ final class Layout
     /** @var list<string>|null */
     private ?array $zones = null;
 
-    /** @param list<FloatPlace> $floats */
-    private function __construct(public readonly Part $tree, public readonly array $floats)
-    {
+    /**
+     * @param list<FloatPlace> $floats
+     * @param list<string>     $locks  parts that keep their px
+     */
+    private function __construct(
+        public readonly Part $tree,
+        public readonly array $floats,
+        private readonly array $locks = [],
+    ) {
     }
 
     /** @param list<FloatPlace> $floats */
@@ -38,10 +44,11 @@ final class Layout
     /** @throws Refusal `document.zone_twice` when a zone stands in it twice */
     public static function parse(Input $input): self
     {
-        $input->keys(['glazing', 'floats']);
+        $input->keys(['glazing', 'floats', 'locks']);
         $layout = new self(
             GlazingReader::read($input->child('glazing')),
             array_map(FloatPlace::parse(...), $input->list('floats', 200)),
+            $input->has('locks') ? array_map(static fn (Input $id) => $id->asId(), $input->list('locks', 2000)) : [],
         );
         $layout->refuseTwins($input->path);
 
@@ -51,10 +58,11 @@ final class Layout
     /** @param array<string, mixed> $raw from {@see toArray()} */
     public static function stored(array $raw): self
     {
-        /** @var array{glazing: array<string, mixed>, floats: list<array<string, mixed>>} $raw */
+        /** @var array{glazing: array<string, mixed>, floats: list<array<string, mixed>>, locks?: list<string>} $raw */
         return new self(
             GlazingReader::stored($raw['glazing']),
             array_map(static fn (array $float) => FloatPlace::parse(Input::of($float)), $raw['floats']),
+            $raw['locks'] ?? [],
         );
     }
 
@@ -109,18 +117,35 @@ final class Layout
         return new self(
             Tree::renamed($this->tree, $from, $to),
             array_map(static fn (FloatPlace $float) => $float->exchanged($from, $to), $this->floats),
+            array_map(static fn (string $part) => $part === $from ? $to : $part, $this->locks),
         );
     }
 
     public function withTree(Part $tree): self
     {
-        return $tree === $this->tree ? $this : new self($tree, $this->floats);
+        return $tree === $this->tree ? $this : new self($tree, $this->floats, $this->locks);
     }
 
     /** @param list<FloatPlace> $floats */
     public function withFloats(array $floats): self
     {
-        $layout = new self($this->tree, $floats);
+        $layout = new self($this->tree, $floats, $this->locks);
+        $layout->resolved = $this->resolved;
+
+        return $layout;
+    }
+
+    public function isLocked(string $part): bool
+    {
+        return in_array($part, $this->locks, true);
+    }
+
+    public function withLock(string $part, bool $locked): self
+    {
+        $others = array_values(array_diff($this->locks, [$part]));
+        $locks = $locked ? [...$others, $part] : $others;
+        sort($locks);
+        $layout = new self($this->tree, $this->floats, $locks);
         $layout->resolved = $this->resolved;
 
         return $layout;
@@ -132,6 +157,6 @@ final class Layout
         return [
             'glazing' => $this->tree->toArray(true),
             'floats' => array_map(static fn (FloatPlace $float) => $float->toArray(), $this->floats),
-        ];
+        ] + ($this->locks === [] ? [] : ['locks' => $this->locks]);
     }
 }

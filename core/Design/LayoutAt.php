@@ -15,6 +15,7 @@ use UpperPane\Core\Layout\Part;
 use UpperPane\Core\Layout\Placing;
 use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Layout\Split;
+use UpperPane\Core\Layout\Tree;
 
 /**
  * One layout of a scene with the canvas it is made for: the design's own, or the one for the other orientation, whose
@@ -109,7 +110,33 @@ final readonly class LayoutAt
      */
     public function put(Part $tree, array $coming = [], int $lettersTaken = 0): LayoutPut
     {
-        return LayoutPut::of($this, Layout::of($tree, $this->layout->floats), $coming, $lettersTaken);
+        return LayoutPut::of($this, $this->layout->withTree($tree), $coming, $lettersTaken);
+    }
+
+    /** @throws Refusal `part.locked` when one of these parts is */
+    public function refuseLocked(string $path, string ...$parts): void
+    {
+        foreach ($parts as $id) {
+            if ($this->layout->isLocked($id)) {
+                $panes = Tree::find($this->tree(), $id)?->paneIds() ?? [];
+                $letters = array_map(fn (string $pane) => $this->design->zone($pane)->letter(), $panes);
+                throw Refusal::because('part.locked', $path, ['letters' => $letters]);
+            }
+        }
+    }
+
+    /**
+     * A float that may be moved.
+     *
+     * @throws Refusal `float.gone`, `float.locked`
+     */
+    public function movable(string $zone, string $path): FloatPlace
+    {
+        $float = $this->layout->float($zone) ?? throw Refusal::because('float.gone', $path, ['zone' => $zone]);
+
+        return $float->traits->locked
+            ? throw Refusal::because('float.locked', $path, ['letter' => $this->design->zone($zone)->letter()])
+            : $float;
     }
 
     /**

@@ -126,7 +126,8 @@ final readonly class LayoutPut
             $frame = $pane === null ? null : $at->glazing()->panes[$pane] ?? null;
             if ($frame !== null && !isset($glazing->panes[$pane])) {
                 $unhooked[] = $float;
-                $float = FloatPlace::at($float->zone, $float->rect($frame), $float->turnCentidegrees, $float->frame);
+                $float = FloatPlace::at($float->zone, $float->rect($frame), $float->turnCentidegrees, $float->frame)
+                    ->withTraits($float->traits);
             }
             $floats[] = $float;
         }

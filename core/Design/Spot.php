@@ -29,6 +29,31 @@ final class Spot
         return Scope::of('round');
     }
 
+    public static function surfaces(): Scope
+    {
+        return Scope::of('surfaces');
+    }
+
+    public static function archived(): Scope
+    {
+        return Scope::of('archived');
+    }
+
+    public static function lattice(): Scope
+    {
+        return Scope::of('lattice');
+    }
+
+    public static function guides(): Scope
+    {
+        return Scope::of('guides');
+    }
+
+    public static function guide(string $id): Scope
+    {
+        return Scope::of('guides', $id);
+    }
+
     /** A zone whole: that it is there, and all it is. */
     public static function zone(string $id): Scope
     {

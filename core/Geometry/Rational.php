@@ -160,6 +160,12 @@ final readonly class Rational
         return -$this->negated()->floor();
     }
 
+    /** In thousandths, to the nearest whole one: how plans write px. */
+    public function thousandths(): int
+    {
+        return $this->times(self::of(1000))->round();
+    }
+
     /**
      * floor(q + ½), also below zero (model §1).
      *

@@ -18,7 +18,9 @@ final readonly class FloatPlace
 {
     public const CANVAS = 'canvas';
     private const PANE = 'pane:';
-    private const KEYS = ['zone', 'frame', 'anchor', 'offset', 'size', 'turn', 'was'];
+    private const KEYS = ['zone', 'frame', 'anchor', 'offset', 'size', 'turn', 'was', ...FloatTraits::KEYS];
+
+    public FloatTraits $traits;
 
     /**
      * @param string                 $frame  `canvas`, `pane:` and a zone's id, or `panel:` and a panel's letter
@@ -34,7 +36,9 @@ final readonly class FloatPlace
         public array $size,
         public int $turnCentidegrees,
         public ?string $was = null,
+        ?FloatTraits $traits = null,
     ) {
+        $this->traits = $traits ?? FloatTraits::plain();
     }
 
     /** @throws Refusal `length.text`, `float.no_size` */
@@ -49,6 +53,7 @@ final readonly class FloatPlace
             self::size($input),
             $input->has('turn') ? $input->int('turn', -35_999, 35_999) : 0,
             $input->has('was') ? $input->text('was', 80, 1) : null,
+            FloatTraits::plain()->set($input),
         );
     }
 
@@ -108,7 +113,7 @@ final readonly class FloatPlace
         }
         $kept = $this->lying($this->frame, $this->anchor, $offset, $size);
 
-        return $kept->rect($frame)->equals($rect) ? $kept : $px;
+        return $kept->rect($frame)->equals($rect) ? $kept : $px->withTraits($this->traits);
     }
 
     /**
@@ -136,35 +141,40 @@ final readonly class FloatPlace
      */
     public function lying(string $frame, Anchor $anchor, array $offset, array $size): self
     {
-        return new self($this->zone, $frame, $anchor, $offset, $size, $this->turnCentidegrees);
+        return new self($this->zone, $frame, $anchor, $offset, $size, $this->turnCentidegrees, null, $this->traits);
     }
 
     /** With another zone in the place of one, as itself or as the pane it is held to. */
     public function exchanged(string $from, string $to): self
     {
-        $frame = $this->pane() === $from ? self::PANE.$to : $this->frame;
-
-        return new self(
-            $this->zone === $from ? $to : $this->zone,
-            $frame,
-            $this->anchor,
-            $this->offset,
-            $this->size,
-            $this->turnCentidegrees,
-            $this->was,
-        );
+        return $this->with([
+            'zone' => $this->zone === $from ? $to : $this->zone,
+            'frame' => $this->pane() === $from ? self::PANE.$to : $this->frame,
+        ]);
     }
 
     public function turned(int $centidegrees): self
     {
+        return $this->with(['turn' => $centidegrees]);
+    }
+
+    public function withTraits(FloatTraits $traits): self
+    {
+        return $this->with(['traits' => $traits]);
+    }
+
+    /** @param array{zone?: string, frame?: string, turn?: int, traits?: FloatTraits} $set */
+    private function with(array $set): self
+    {
         return new self(
-            $this->zone,
-            $this->frame,
+            $set['zone'] ?? $this->zone,
+            $set['frame'] ?? $this->frame,
             $this->anchor,
             $this->offset,
             $this->size,
-            $centidegrees,
+            $set['turn'] ?? $this->turnCentidegrees,
             $this->was,
+            $set['traits'] ?? $this->traits,
         );
     }
 
@@ -178,7 +188,7 @@ final readonly class FloatPlace
             'offset' => self::texts($this->offset),
             'size' => self::texts($this->size),
             'turn' => $this->turnCentidegrees,
-        ] + ($this->was === null ? [] : ['was' => $this->was]);
+        ] + ($this->was === null ? [] : ['was' => $this->was]) + $this->traits->toArray();
     }
 
     /** @return array{int, int} start and length in px */

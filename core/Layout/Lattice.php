@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Layout;
 
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 
@@ -48,6 +49,14 @@ final readonly class Lattice
             self::edge($column + $columns, $this->canvas->width, $this->columns) - $left,
             self::edge($row + $rows, $this->canvas->height, $this->rows) - $top,
         );
+    }
+
+    /** @return list<int> where cells begin and end along an axis, from 0 to the canvas' length */
+    public function edges(Axis $axis): array
+    {
+        [$length, $count] = [$axis->lengthOf($this->canvas), $axis === Axis::X ? $this->columns : $this->rows];
+
+        return array_map(static fn (int $index) => self::edge($index, $length, $count), range(0, $count));
     }
 
     private static function edge(int $index, int $lengthPx, int $count): int

@@ -25,7 +25,7 @@ final readonly class Length
     /** To the thousandth of a px. */
     public static function ofPx(Rational $px): self
     {
-        return new self($px->times(Rational::of(1000))->round(), SizeUnit::Px);
+        return new self($px->thousandths(), SizeUnit::Px);
     }
 
     /**

@@ -10,13 +10,17 @@ use UpperPane\Core\Geometry\Rect;
 /** A zone where it lies on a canvas: what plans, findings, handles and sheets go by. Layers count from the back. */
 final readonly class Placed
 {
+    public FloatTraits $traits;
+
     public function __construct(
         public string $zone,
         public Rect $rect,
         public int $turnCentidegrees,
         public int $layer,
         public bool $isFloat,
+        ?FloatTraits $traits = null,
     ) {
+        $this->traits = $traits ?? FloatTraits::plain();
     }
 
     public function outline(): Outline
@@ -38,6 +42,7 @@ final readonly class Placed
             $this->turnCentidegrees,
             $this->layer,
             $this->isFloat,
+            $this->traits,
         );
     }
 
@@ -46,6 +51,7 @@ final readonly class Placed
         return $this->rect->equals($other->rect)
             && $this->turnCentidegrees === $other->turnCentidegrees
             && $this->layer === $other->layer
-            && $this->isFloat === $other->isFloat;
+            && $this->isFloat === $other->isFloat
+            && $this->traits->toArray() === $other->traits->toArray();
     }
 }

@@ -40,7 +40,11 @@ final readonly class Placing
         foreach ($floats as $layer => $float) {
             $frame = self::frame($float->frame, $canvas, $glazing->panes, $panels);
             $rect = $float->rect($frame ?? $canvas->rect(), $scale);
-            $placed[$float->zone] = $one = new Placed($float->zone, $rect, $float->turnCentidegrees, $layer + 1, true);
+            $one = new Placed($float->zone, $rect, $float->turnCentidegrees, $layer + 1, true, $float->traits);
+            $placed[$float->zone] = $one;
+            if ($float->traits->hidden) {
+                continue;
+            }
             $gone = $frame === null ? $float->frame : $float->was;
             if ($gone !== null) {
                 $findings[] = Finding::of('float.frame_gone', Severity::Note, '', [
@@ -52,6 +56,14 @@ final readonly class Placing
         }
 
         return new self($placed, $findings);
+    }
+
+    /** Without the floats that are hidden. */
+    public function seen(): self
+    {
+        $seen = array_filter($this->placed, static fn (Placed $one) => !$one->traits->hidden);
+
+        return new self($seen, $this->findings);
     }
 
     /**

@@ -34,10 +34,17 @@ final readonly class ContentTime
     {
         return match ($fill->kind()) {
             FillKind::Picture, FillKind::Video => $fill instanceof MediaFill
-                ? $this->media->find($fill->media)?->durationMs
+                ? $fill->stretch($this->media->find($fill->media)?->durationMs)[1] ?? null
                 : null,
             FillKind::Text => $fill instanceof TextFill ? ReadingTime::ofMs($fill->text) : null,
-            FillKind::Empty, FillKind::Colour, FillKind::Clock, FillKind::Playlist => null,
+            FillKind::Empty,
+            FillKind::Colour,
+            FillKind::Clock,
+            FillKind::Count,
+            FillKind::Dial,
+            FillKind::Qr,
+            FillKind::Shape,
+            FillKind::Playlist => null,
         };
     }
 

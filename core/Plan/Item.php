@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
@@ -19,6 +20,7 @@ final readonly class Item
      * @param array<string, mixed> $drawing `kind` and what the renderer draws; px in thousandths where the key ends in
      *     _mpx
      * @param ?int                 $contentMs  how long the content itself is, where it has a length
+     * @param ?int                 $modulePx   of a QR code
      */
     public function __construct(
         public Fill $fill,
@@ -30,6 +32,7 @@ final readonly class Item
         public ?SetText $set = null,
         public ?MediaFacts $media = null,
         public ?int $contentMs = null,
+        public ?int $modulePx = null,
     ) {
     }
 
@@ -45,7 +48,15 @@ final readonly class Item
             $this->set,
             $this->media,
             $this->contentMs,
+            $this->modulePx,
         );
+    }
+
+    /** Whether nothing behind it is seen, as far as its colours say. */
+    public function isOpaque(): bool
+    {
+        return $this->fill->kind() !== FillKind::Empty
+            && (!array_key_exists('ground', $this->drawing) || $this->drawing['ground'] !== null);
     }
 
     /** @return array<string, mixed> */

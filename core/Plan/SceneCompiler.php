@@ -38,6 +38,7 @@ final readonly class SceneCompiler
     {
         $at = LayoutAt::suiting($this->design, $scene, $this->place->size());
         [$placing, $context, $findings] = $this->placed($at);
+        $placing = $placing->seen();
         $items = new ItemCompiler($context);
         $zones = self::zones($at, $placing, $context, $only);
 

@@ -8,6 +8,8 @@ use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
+use UpperPane\Core\Layout\Guide;
+use UpperPane\Core\Layout\Lattice;
 use UpperPane\Core\Layout\Placed;
 use UpperPane\Core\Surface\Ground;
 
@@ -19,22 +21,32 @@ final class SnapLines
 {
     private const RANKS = [
         'seam' => 0,
-        'centre' => 1,
-        'third' => 2,
-        'line' => 3,
-        'safe' => 3,
-        'edge' => 3,
-        'float' => 3,
+        'guide' => 0,
+        'lattice' => 1,
+        'centre' => 2,
+        'third' => 3,
+        'line' => 4,
+        'safe' => 4,
+        'edge' => 4,
+        'float' => 4,
     ];
 
     /**
      * @param array<string, Placed> $placed by zone, of which the floats count
+     * @param array<string, Guide>  $guides by id, of this canvas
      *
      * @return array<string, list<array{at: int, kind: string, rank: int, after: ?string}>> per axis; `after` names the
-     *     mullion or the float that a line is of, so that it does not snap to itself
+     *     mullion, the float or the guide that a line is of, so that it does not snap to itself
      */
-    public static function of(Size $canvas, Glazing $glazing, ?Ground $ground, array $placed, ?Rect $safe): array
-    {
+    public static function of(
+        Size $canvas,
+        Glazing $glazing,
+        ?Ground $ground,
+        array $placed,
+        ?Rect $safe,
+        array $guides = [],
+        ?Lattice $lattice = null,
+    ): array {
         $snaps = [];
         foreach (Axis::cases() as $axis) {
             $length = $axis->lengthOf($canvas);
@@ -44,6 +56,14 @@ final class SnapLines
                     $lines[] = self::line($seam->start($axis), 'seam');
                     $lines[] = self::line($seam->end($axis), 'seam');
                 }
+            }
+            foreach ($guides as $id => $guide) {
+                if ($guide->axis === $axis) {
+                    $lines[] = self::line($guide->atPx, 'guide', (string) $id);
+                }
+            }
+            foreach (array_slice($lattice?->edges($axis) ?? [], 1, -1) as $edge) {
+                $lines[] = self::line($edge, 'lattice');
             }
             $lines[] = self::line(intdiv($length + 1, 2), 'centre');
             $lines[] = self::line(intdiv(2 * $length + 3, 6), 'third');

@@ -88,7 +88,7 @@ final readonly class ZonePlan
             'panels' => $this->panels,
             'cycle_ms' => $this->cycleMs(),
             'items' => array_map(static fn (Item $item) => $item->toArray(), $this->items),
-        ];
+        ] + array_intersect_key($this->placed->traits->toArray(), ['opacity' => 0, 'hidden' => 0]);
     }
 
     private function playlist(): Playlist

@@ -37,6 +37,9 @@ final readonly class Preflight
                 new Rule\TextApproximate(),
                 new Rule\OnSeam(),
                 new Rule\TooSmallToRead(),
+                new Rule\Contrast(),
+                new Rule\TickerTooFast(),
+                new Rule\QrUnreadable(),
             ],
             [new Rule\Hidden()],
         );

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Site;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
@@ -49,6 +50,7 @@ final readonly class SurfaceSheet implements Document
      * @param array<string, Rect>  $areas   by name
      * @param ?OutputMap           $outputs null: one panel per output, as they come
      * @param array<string, int>   $players how many outputs each has
+     * @param bool                 $imagined there is only a size
      */
     private function __construct(
         private array $fields,
@@ -56,6 +58,7 @@ final readonly class SurfaceSheet implements Document
         public array $areas,
         public ?OutputMap $outputs,
         public array $players,
+        private bool $imagined = false,
     ) {
     }
 
@@ -84,6 +87,19 @@ final readonly class SurfaceSheet implements Document
                 ],
             ),
         );
+    }
+
+    /** One panel of a size and pitch that no surface has yet; it is seen from where people usually stand. */
+    public static function ofSize(Size $canvas, int $widthUm, int $heightUm): self
+    {
+        $panel = ['native' => $canvas->toArray(), 'active_mm' => [$widthUm / 1000, $heightUm / 1000]];
+        $known = self::fresh([
+            'name' => "{$canvas->width} × {$canvas->height} px",
+            'kind' => 'LCD',
+            'shape' => ['panels' => [$panel]],
+        ]);
+
+        return new self($known->fields, $known->surface, [], null, [], true);
     }
 
     /** @throws Refusal with the field's path */
@@ -194,7 +210,9 @@ final readonly class SurfaceSheet implements Document
     /** @return list<Finding> of the panels and of the wiring */
     public function findings(): array
     {
-        return [...$this->surface->findings, ...WiringCheck::of($this->outputMap(), $this->surface, $this->players)];
+        return $this->imagined
+            ? [Finding::of('design.no_surface', Severity::Note, '')]
+            : [...$this->surface->findings, ...WiringCheck::of($this->outputMap(), $this->surface, $this->players)];
     }
 
     /** @return array<string, mixed> as it is read, numbers as numbers */

@@ -38,6 +38,15 @@ final class Legibility
         return $pitchMm / tan(deg2rad(1 / 60));
     }
 
+    /**
+     * How large a pixel is drawn on the screen one works at, in ppm of a CSS px, so that it takes up the angle it has
+     * on the surface. A CSS px is what a pixel of 96 to the inch is at 28 inches (CSS Values 4 §5.2, reference pixel).
+     */
+    public static function seenPpm(Rational $pitchUm, int $distanceMm): int
+    {
+        return $pitchUm->times(Rational::of(96 * 28 * 1000, $distanceMm))->round();
+    }
+
     /** @return array<string, mixed> as `bin/pane legible` prints it; findings only when there are any */
     public static function report(Rational $capHeightPx, Rational $pitchUm, int $distanceMm): array
     {

@@ -8,7 +8,7 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Time\ClockPattern;
 
 /** The site's civil time, written by a pattern of Unicode date fields (UTS #35), for example `EEEE HH:mm`. */
-final readonly class ClockFill implements Fill
+final readonly class ClockFill implements StyledFill
 {
     private function __construct(public ClockPattern $pattern, public TextStyle $style)
     {
@@ -19,6 +19,11 @@ final readonly class ClockFill implements Fill
         $input->keys(['kind', 'pattern', ...TextStyle::KEYS]);
 
         return new self(ClockPattern::parse($input->child('pattern')), TextStyle::parse($input));
+    }
+
+    public function style(): TextStyle
+    {
+        return $this->style;
     }
 
     public function kind(): FillKind

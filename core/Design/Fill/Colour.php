@@ -20,6 +20,16 @@ final readonly class Colour
         return new self('#0C1216');
     }
 
+    /**
+     * Null where there is to be none.
+     *
+     * @throws Refusal `input.colour`
+     */
+    public static function parseOrNone(Input $input): ?self
+    {
+        return $input->isNull() ? null : self::parse($input);
+    }
+
     /** @throws Refusal `input.colour` */
     public static function parse(Input $input): self
     {

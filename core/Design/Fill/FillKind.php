@@ -13,6 +13,10 @@ enum FillKind: string
     case Video = 'video';
     case Text = 'text';
     case Clock = 'clock';
+    case Count = 'count';
+    case Dial = 'dial';
+    case Qr = 'qr';
+    case Shape = 'shape';
     case Playlist = 'playlist';
 
     /** @return list<string> what an entry of a playlist can show */

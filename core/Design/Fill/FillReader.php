@@ -21,6 +21,10 @@ final class FillReader
             FillKind::Picture, FillKind::Video => MediaFill::parse($input, $kind),
             FillKind::Text => TextFill::parse($input),
             FillKind::Clock => ClockFill::parse($input),
+            FillKind::Count => CountFill::parse($input),
+            FillKind::Dial => DialFill::parse($input),
+            FillKind::Qr => QrFill::parse($input),
+            FillKind::Shape => ShapeFill::parse($input),
             FillKind::Playlist => PlaylistFill::parse($input),
         };
     }

@@ -6,6 +6,7 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Picture\FitMode;
 
 /** What a fill of each kind begins with, before anybody set anything. */
 final class FreshFill
@@ -26,10 +27,12 @@ final class FreshFill
         'valign' => 'middle',
         'padding' => 40,
     ];
+    /** A day that always lies ahead, until somebody says which one is meant. */
+    private const NEXT_TURN = '2100-01-01T00:00:00';
     private const MEDIA = ['fit' => 'contain', 'focus' => [50_000, 50_000], 'ground' => self::GROUND];
 
     /**
-     * The kind and, for a picture or a video, the medium; a text may come with its first words.
+     * The kind; for a picture or a video the medium, and maybe how it is sized; a text may come with its first words.
      *
      * @throws Refusal `input.missing` for a picture or a video without `media`
      */
@@ -43,23 +46,67 @@ final class FreshFill
                     match ($kind) {
                         FillKind::Empty => [],
                         FillKind::Colour => ['colour' => '#276B62'],
-                        FillKind::Picture => ['media' => $input->id('media')] + self::MEDIA,
-                        FillKind::Video => ['media' => $input->id('media'), 'sound' => false] + self::MEDIA,
+                        FillKind::Picture => self::medium($input),
+                        FillKind::Video => ['sound' => false] + self::medium($input),
                         FillKind::Text => [
                             'text' => $input->has('text') ? $input->text('text', TextFill::LONGEST) : '',
                         ] + self::STYLE,
                         FillKind::Clock => ['pattern' => 'HH:mm', 'align' => 'centre', 'size' => 160] + self::STYLE,
+                        FillKind::Count => [
+                            'at' => self::NEXT_TURN,
+                            'up' => false,
+                            'pattern' => "D 'd' HH:mm:ss",
+                            'align' => 'centre',
+                            'size' => 120,
+                        ] + self::STYLE,
+                        FillKind::Dial => [
+                            'hands' => '#1D2A33',
+                            'face' => '#F4F1EA',
+                            'accent' => '#A63D2A',
+                            'ground' => self::GROUND,
+                            'seconds' => true,
+                        ],
+                        FillKind::Qr => [
+                            'content' => ['as' => 'address', 'address' => ''],
+                            'level' => 'M',
+                            'colour' => '#0C1216',
+                            'ground' => '#FFFFFF',
+                        ],
+                        FillKind::Shape => [
+                            'shape' => 'rectangle',
+                            'colour' => '#276B62',
+                            'radius' => 0,
+                            'padding' => 0,
+                            'ground' => null,
+                        ],
                         FillKind::Playlist => ['entries' => []],
                     },
             ),
         );
     }
 
-    /** @return array{media?: string, text?: string} what {@see parse()} made it of, beside its kind */
+    /** @return array<string, mixed> */
+    private static function medium(Input $input): array
+    {
+        return ['media' => $input->id('media')] +
+            ($input->has('fit') ? ['fit' => $input->enum('fit', FitMode::class)->value] : []) +
+            self::MEDIA;
+    }
+
+    /** A picture behind everything: it leaves no bars. */
+    public static function ground(string $media): Fill
+    {
+        return FillReader::read(
+            Input::of(['kind' => FillKind::Picture->value, 'media' => $media, 'fit' => 'cover'] + self::MEDIA),
+        );
+    }
+
+    /** @return array{media?: string, fit?: string, text?: string} what {@see parse()} made it of, beside its kind */
     public static function given(Fill $fresh): array
     {
         return array_filter([
             'media' => $fresh->mediaIds()[0] ?? '',
+            'fit' => $fresh instanceof MediaFill && $fresh->fit !== FitMode::Contain ? $fresh->fit->value : '',
             'text' => $fresh instanceof TextFill ? $fresh->text : '',
         ]);
     }

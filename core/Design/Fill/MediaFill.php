@@ -11,7 +11,7 @@ use UpperPane\Core\Picture\FitMode;
 /** A picture or a video from the Stock, how it is sized into its zone, and the ground behind it. */
 final readonly class MediaFill implements Fill
 {
-    private const KEYS = ['kind', 'media', 'fit', 'focus', 'ground', 'faces', 'sound'];
+    private const KEYS = ['kind', 'media', 'fit', 'focus', 'ground', 'faces', 'sound', 'trim'];
     private const MOST_FACES = 50;
 
     /** @param list<Rect> $faces marked by a person, in ppm of the source */
@@ -21,9 +21,10 @@ final readonly class MediaFill implements Fill
         public FitMode $fit,
         public int $focusX,
         public int $focusY,
-        public Colour $ground,
+        public ?Colour $ground,
         public bool $sound,
         public array $faces,
+        public ?Trim $trim,
     ) {
     }
 
@@ -32,6 +33,7 @@ final readonly class MediaFill implements Fill
     {
         $input->keys($kind === FillKind::Video ? self::KEYS : array_slice(self::KEYS, 0, 6));
         $focus = $input->list('focus', 2, 2);
+        $trim = $kind === FillKind::Video ? $input->optional('trim') : null;
 
         return new self(
             $kind,
@@ -39,9 +41,10 @@ final readonly class MediaFill implements Fill
             FitMode::from((string) $input->choice('fit', array_column(FitMode::cases(), 'value'))),
             $focus[0]->asInt(0, 100_000),
             $focus[1]->asInt(0, 100_000),
-            Colour::parse($input->child('ground')),
+            Colour::parseOrNone($input->child('ground')),
             $kind === FillKind::Video && $input->bool('sound'),
             $input->has('faces') ? array_map(self::face(...), $input->list('faces', self::MOST_FACES)) : [],
+            $trim === null ? null : Trim::parse($trim),
         );
     }
 
@@ -57,12 +60,23 @@ final readonly class MediaFill implements Fill
             'media' => $this->media,
             'fit' => $this->fit->value,
             'focus' => [$this->focusX, $this->focusY],
-            'ground' => $this->ground->hex,
+            'ground' => $this->ground?->hex,
         ] +
             ($this->faces === []
                 ? []
                 : ['faces' => array_map(static fn (Rect $face) => $face->toArray(), $this->faces)]) +
-            ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []);
+            ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []) +
+            array_filter(['trim' => $this->trim?->toArray()]);
+    }
+
+    /**
+     * Where it begins in its medium, and how long it is, in ms; null for what has no length.
+     *
+     * @return array{int, int}|null
+     */
+    public function stretch(?int $durationMs): ?array
+    {
+        return $durationMs === null ? null : $this->trim?->within($durationMs) ?? [0, $durationMs];
     }
 
     private static function face(Input $input): Rect

@@ -9,7 +9,7 @@ use UpperPane\Core\Text\TextMode;
 
 /**
  * One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0:
- * the font's own), colours, placing.
+ * the font's own), colours (no ground: what lies under it is seen), placing, effects.
  */
 final readonly class TextStyle
 {
@@ -25,6 +25,7 @@ final readonly class TextStyle
         'align',
         'valign',
         'padding',
+        ...TextEffects::KEYS,
     ];
     private const LARGEST_SIZE_PX = 4000;
 
@@ -36,10 +37,11 @@ final readonly class TextStyle
         public TextMode $mode,
         public int $lineHeightThousandths,
         public Colour $colour,
-        public Colour $ground,
+        public ?Colour $ground,
         public string $align,
         public string $valign,
         public int $paddingPx,
+        public TextEffects $effects,
     ) {
     }
 
@@ -55,10 +57,11 @@ final readonly class TextStyle
             TextMode::from((string) $input->choice('mode', array_column(TextMode::cases(), 'value'))),
             $input->int('line_height', 0, 5000),
             Colour::parse($input->child('colour')),
-            Colour::parse($input->child('ground')),
+            Colour::parseOrNone($input->child('ground')),
             (string) $input->choice('align', ['left', 'centre', 'right']),
             (string) $input->choice('valign', ['top', 'middle', 'bottom']),
             $input->int('padding', 0, 10_000),
+            TextEffects::parse($input),
         );
     }
 
@@ -73,10 +76,10 @@ final readonly class TextStyle
             'mode' => $this->mode->value,
             'line_height' => $this->lineHeightThousandths,
             'colour' => $this->colour->hex,
-            'ground' => $this->ground->hex,
+            'ground' => $this->ground?->hex,
             'align' => $this->align,
             'valign' => $this->valign,
             'padding' => $this->paddingPx,
-        ];
+        ] + $this->effects->toArray();
     }
 }

@@ -14,7 +14,8 @@ use UpperPane\Core\Layout\Arrange;
 
 /**
  * `float.align`: an edge or the middle of floats to that of a rectangle (the canvas, the safe area, a panel, a pane),
- * or of the box around them all. What is turned is aligned by its outline. Refuses `float.gone`.
+ * or of the box around them all. What is turned is aligned by its outline. Refuses `float.gone`,
+ * `float.locked`.
  */
 final readonly class AlignFloats implements DesignCommand
 {

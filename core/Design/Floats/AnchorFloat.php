@@ -18,7 +18,8 @@ use UpperPane\Core\Layout\Placing;
 
 /**
  * `float.anchor`: holds a float to another point or frame; it stays where it is, its offset and size are written in px
- * from there. Refuses `float.gone`, `float.frame`, `float.frame_unknown` for a pane that does not stand in this layout.
+ * from there. Refuses `float.gone`, `float.locked`, `float.frame`, `float.frame_unknown` for a pane that does not stand
+ * in this layout.
  */
 final readonly class AnchorFloat implements DesignCommand
 {
@@ -53,8 +54,7 @@ final readonly class AnchorFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float =
-            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float = $at->movable($this->zone, '/zone');
         $panes = $at->glazing()->panes;
         $frame =
             Placing::frame($this->frame, $at->canvas(), $panes, $this->panels) ??
@@ -67,7 +67,8 @@ final readonly class AnchorFloat implements DesignCommand
         return SetFloat::replacing(
             $at,
             $float,
-            FloatPlace::held($this->zone, $this->frame, $frame, $this->anchor, $now, $float->turnCentidegrees),
+            FloatPlace::held($this->zone, $this->frame, $frame, $this->anchor, $now, $float->turnCentidegrees)
+                ->withTraits($float->traits),
         )->touching(Scopes::of($at->scope()->below('rect')), Scopes::of());
     }
 

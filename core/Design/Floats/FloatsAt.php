@@ -56,7 +56,7 @@ final readonly class FloatsAt
     /**
      * @return array<string, Rect> where they lie, unturned, by zone
      *
-     * @throws Refusal `float.gone`
+     * @throws Refusal `float.gone`, `float.locked`
      */
     public function rects(LayoutAt $at): array
     {
@@ -120,7 +120,7 @@ final readonly class FloatsAt
         $panes = $at->glazing()->panes;
         $lying = [];
         foreach ($this->zones as $zone) {
-            $float = $at->layout->float($zone) ?? throw Refusal::because('float.gone', '/zones', ['zone' => $zone]);
+            $float = $at->movable($zone, '/zones');
             $frame = Placing::frame($float->frame, $at->canvas(), $panes, $this->panels) ?? $at->canvas()->rect();
             $lying[$zone] = [$float, $float->rect($frame), $frame];
         }

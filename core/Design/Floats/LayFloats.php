@@ -14,7 +14,8 @@ use UpperPane\Core\Geometry\Rect;
 
 /**
  * `float.lay`: where floats lie, as rectangles of the canvas before turning. They stay held to what they are held to,
- * in the units they are written in. Refuses `float.gone`.
+ * in the units they are written in. Refuses `float.gone`,
+ * `float.locked`.
  */
 final readonly class LayFloats implements DesignCommand
 {

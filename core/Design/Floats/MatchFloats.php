@@ -13,7 +13,8 @@ use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Geometry\Rect;
 
 /**
- * `float.match`: floats as wide, as high, or both, as another; each keeps its top left corner. Refuses `float.gone`.
+ * `float.match`: floats as wide, as high, or both, as another; each keeps its top left corner. Refuses `float.gone`,
+ * `float.locked`.
  */
 final readonly class MatchFloats implements DesignCommand
 {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design\Floats;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Change;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Scope;
@@ -17,7 +16,7 @@ use UpperPane\Core\Layout\Length;
 use UpperPane\Core\Layout\Placing;
 use UpperPane\Core\Layout\Typed;
 
-/** `float.move`: the offset of a float from its anchor, x right, y down. Refuses `float.gone`. */
+/** `float.move`: the offset of a float from its anchor, x right, y down. Refuses `float.gone`, `float.locked`. */
 final readonly class MoveFloat implements DesignCommand
 {
     public const NAME = 'float.move';
@@ -42,8 +41,7 @@ final readonly class MoveFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float =
-            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float = $at->movable($this->zone, '/zone');
 
         $offset = self::lengths($this->offset, self::frameOf($at, $float), '/offset');
 

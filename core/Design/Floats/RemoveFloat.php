@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design\Floats;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Change;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Scopes;
@@ -14,7 +13,7 @@ use UpperPane\Core\Design\Layout;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Layout\FloatPlace;
 
-/** `float.remove`: a float goes; its zone too, when it stands nowhere else. Refuses `float.gone`. */
+/** `float.remove`: a float goes; its zone too, when it stands nowhere else. Refuses `float.gone`, `float.locked`. */
 final readonly class RemoveFloat implements DesignCommand
 {
     public const NAME = 'float.remove';
@@ -35,8 +34,7 @@ final readonly class RemoveFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float =
-            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float = $at->movable($this->zone, '/zone');
         $put = $at->putFloats(
             array_values(array_filter($at->layout->floats, fn (FloatPlace $one) => $one->zone !== $this->zone)),
         );

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design\Floats;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Change;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Scope;
@@ -16,7 +15,7 @@ use UpperPane\Core\Layout\Typed;
 
 /**
  * `float.size`: width and height, and the offset that goes with them when an edge is dragged. Refuses `float.gone`,
- * `float.no_size`.
+ * `float.locked`, `float.no_size`.
  */
 final readonly class SizeFloat implements DesignCommand
 {
@@ -49,8 +48,7 @@ final readonly class SizeFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float =
-            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float = $at->movable($this->zone, '/zone');
 
         $frame = MoveFloat::frameOf($at, $float);
         $size = FloatPlace::seen(MoveFloat::lengths($this->size, $frame, '/size'), '/size');

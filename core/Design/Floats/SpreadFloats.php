@@ -11,7 +11,10 @@ use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Layout\Arrange;
 
-/** `float.spread`: equal gaps between three floats or more, the outer two of which stay. Refuses `float.gone`. */
+/**
+ * `float.spread`: equal gaps between three floats or more, the outer two of which stay. Refuses `float.gone`,
+ * `float.locked`.
+ */
 final readonly class SpreadFloats implements DesignCommand
 {
     public const NAME = 'float.spread';

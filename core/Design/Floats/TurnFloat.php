@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design\Floats;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Change;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Scope;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\LayoutAt;
 
-/** `float.turn`: centidegrees clockwise about its centre. Refuses `float.gone`. */
+/** `float.turn`: centidegrees clockwise about its centre. Refuses `float.gone`, `float.locked`. */
 final readonly class TurnFloat implements DesignCommand
 {
     public const NAME = 'float.turn';
@@ -37,8 +36,7 @@ final readonly class TurnFloat implements DesignCommand
     public function apply(Document $document): Change
     {
         $at = LayoutAt::of($document, $this->scene, $this->turned);
-        $float =
-            $at->layout->float($this->zone) ?? throw Refusal::because('float.gone', '/zone', ['zone' => $this->zone]);
+        $float = $at->movable($this->zone, '/zone');
 
         return SetFloat::replacing($at, $float, $float->turned($this->turnCentidegrees));
     }

@@ -21,7 +21,7 @@ use UpperPane\Core\Layout\Tree;
 
 /**
  * `mullion.move`: one or more lines, each named by the part after it, to one canvas px: only the two neighbours of each
- * change (model §3). Refuses `document.part_gone`, `mullion.beyond`.
+ * change (model §3). Refuses `document.part_gone`, `mullion.beyond`, `part.locked`.
  */
 final readonly class MoveMullion implements DesignCommand
 {
@@ -59,7 +59,7 @@ final readonly class MoveMullion implements DesignCommand
             $split =
                 Tree::parent($tree, $after) ??
                 throw Refusal::because('document.part_gone', '/after', ['part' => $after]);
-            $moved = $this->moved($split, $this->mullion($glazing, $after), $at, $glazing);
+            $moved = $this->moved($split, $this->mullion($at, $glazing, $after), $at, $glazing);
             $old = [...$old, ...Tree::resized($split, $moved)];
             $reads = [...$reads, ...$at->geometry($split)];
             $tree = Tree::replace($tree, $split->id(), $moved);
@@ -90,10 +90,11 @@ final readonly class MoveMullion implements DesignCommand
         ];
     }
 
-    private function mullion(Glazing $glazing, string $after): Mullion
+    private function mullion(LayoutAt $at, Glazing $glazing, string $after): Mullion
     {
         foreach ($glazing->mullions() as $mullion) {
             if ($mullion->partIds[1] === $after) {
+                $at->refuseLocked('/after', ...$mullion->partIds);
                 [$least, $most] = $mullion->rangePx;
                 if ($this->atPx < $least || $this->atPx > $most) {
                     throw Refusal::because('mullion.beyond', '/at', [

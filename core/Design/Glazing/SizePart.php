@@ -20,8 +20,8 @@ use UpperPane\Core\Layout\Typed;
 
 /**
  * `part.size`: an exact size, typed. The parts sized in shares take what is left; when there is none, the neighbour
- * (after it, or before the last one) becomes one. Refuses `document.part_gone`, and what the layout refuses, beside the
- * size.
+ * (after it, or before the last one) becomes one. Refuses `document.part_gone`, `part.locked`, and what the layout
+ * refuses, beside the size.
  */
 final readonly class SizePart implements DesignCommand
 {
@@ -33,6 +33,12 @@ final readonly class SizePart implements DesignCommand
         private string $part,
         private Typed $size,
     ) {
+    }
+
+    /** To so many px. */
+    public static function px(string $scene, bool $turned, string $part, int $px): self
+    {
+        return new self($scene, $turned, $part, Typed::parse(Input::of("{$px}px")));
     }
 
     public static function parse(Input $input): self
@@ -56,6 +62,10 @@ final readonly class SizePart implements DesignCommand
             '/size',
         );
         $sized = $this->sized($split, $size);
+        $at->refuseLocked('/part', $this->part, ...array_map(
+            static fn (Part $part) => $part->id(),
+            Tree::resized($split, $sized),
+        ));
         try {
             $put = $at->put(Tree::replace($at->tree(), $split->id(), $sized));
         } catch (Refusal $refusal) {

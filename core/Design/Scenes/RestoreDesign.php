@@ -58,6 +58,10 @@ final readonly class RestoreDesign implements DesignCommand
             Scopes::of(
                 Spot::name(),
                 Spot::reflow(),
+                Spot::surfaces(),
+                Spot::archived(),
+                Spot::guides(),
+                Spot::lattice(),
                 Spot::order(),
                 Spot::round(),
                 ...array_map(static fn (int|string $id): Scope => Spot::zone((string) $id), $zones),

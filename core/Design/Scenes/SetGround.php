@@ -11,10 +11,14 @@ use UpperPane\Core\Change\Scope;
 use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\FreshFill;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Design\Spot;
 
-/** `scene.ground`: what lies behind everything: a colour or a picture. Refuses `document.scene_gone`. */
+/**
+ * `scene.ground`: what lies behind everything: a colour or a picture; `media` alone is that picture as it begins.
+ * Refuses `document.scene_gone`.
+ */
 final readonly class SetGround implements DesignCommand
 {
     public const NAME = 'scene.ground';
@@ -25,9 +29,12 @@ final readonly class SetGround implements DesignCommand
 
     public static function parse(Input $input): self
     {
-        $input->keys(['do', 'scene', 'ground']);
+        $input->keys(['do', 'scene', 'ground', 'media']);
+        $ground = $input->has('media')
+            ? FreshFill::ground($input->id('media'))
+            : Scene::readGround($input->child('ground'));
 
-        return new self($input->id('scene'), Scene::readGround($input->child('ground')));
+        return new self($input->id('scene'), $ground);
     }
 
     public function apply(Document $document): Change

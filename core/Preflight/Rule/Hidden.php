@@ -6,7 +6,8 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Layout\FloatTraits;
+use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\SceneRule;
@@ -41,7 +42,8 @@ final class Hidden implements SceneRule
     {
         return $over->placed->isFloat
             && $over->placed->turnCentidegrees === 0
-            && $over->zone->fill()->kind() !== FillKind::Empty
+            && $over->placed->traits->opacityPermille === FloatTraits::OPAQUE
+            && array_filter($over->items, static fn (Item $item) => !$item->isOpaque()) === []
             && $over->rect->contains($zone->placed->box());
     }
 }

@@ -74,7 +74,7 @@ final class OnSeam extends ItemRule
         );
         if (isset($drawing['box_mpx']) && $item->set !== null) {
             [$x, $y, $room] = $drawing['box_mpx'];
-            $width = $item->set->widthPx()->times(Rational::of(1000))->round();
+            $width = $item->set->widthPx()->thousandths();
             $left = match ($drawing['align'] ?? 'left') {
                 'left' => 0,
                 'right' => $room - $width,

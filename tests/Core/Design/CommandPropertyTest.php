@@ -38,7 +38,7 @@ final class CommandPropertyTest extends TestCase
                 'a',
                 Sketch::playlist([[Sketch::colour('#112233'), 5000], [Sketch::text('Hi', 40), null]]),
             );
-            for ($step = 0; $step < 400; ++$step) {
+            for ($step = 0; $step < 500; ++$step) {
                 $command = $random->command($design, "$seed-$step");
                 $outcome = self::tried($design, $command);
                 if ($outcome === null) {
@@ -56,6 +56,7 @@ final class CommandPropertyTest extends TestCase
                     self::bytes($back->inverse->apply($back->after)->after),
                     "redo: $said",
                 );
+                $given = $command['do'] === 'zones.letter' ? [] : $given;
                 foreach (array_diff_key($outcome->after->zones, $design->zones) as $id => $zone) {
                     self::assertMatchesRegularExpression('/^[A-Za-z]/', (string) $id);
                     $letter = "$seed {$zone->letter()}";

@@ -18,6 +18,8 @@ final class DifferencesTest extends TestCase
     {
         $here = ['scene' => 's-rest', 'layout' => 'own'];
         yield 'another name' => [['do' => 'design.name', 'name' => 'Night'], ['design name']];
+        yield 'other surfaces' => [['do' => 'design.surfaces', 'surfaces' => ['totem']], ['design surfaces']];
+        yield 'archived' => [['do' => 'design.archive', 'archived' => true], ['design archived']];
         yield 'a fill' => [Sketch::fill('a', Sketch::colour('#010203')), ['zone fill A']];
         yield 'the same fill' => [Sketch::fill('a', ['kind' => 'empty']), []];
         yield 'a zone’s name' => [['do' => 'zone.name', 'zone' => 'b', 'name' => 'Times'], ['zone name C']];

@@ -40,6 +40,14 @@ final class FillTest extends TestCase
     }
 
     /** A playlist begins with what the zone showed, for as long as its content where that has a length. */
+    public function testAPictureBehindASceneLeavesNoBars(): void
+    {
+        $command = ['do' => 'scene.ground', 'scene' => 's-rest', 'media' => 'm-lake'];
+        $ground = Build::apply(Build::board(), $command)->after->restScene()->ground->toArray();
+
+        self::assertSame(['picture', 'm-lake', 'cover'], [$ground['kind'], $ground['media'], $ground['fit']]);
+    }
+
     public function testAPlaylistKeepsWhatWasThere(): void
     {
         $entries = static function (Design $design): array {

@@ -54,6 +54,9 @@ final class RefusalTest extends TestCase
         'float.order' => ['zone' => 'f', 'before' => null],
         'float.remove' => ['zone' => 'f'],
         'float.lay' => ['rects' => ['f' => [10, 20, 300, 200]]],
+        'part.lock' => ['locked' => true],
+        'guide.put' => ['guide' => 'i0', 'layout' => 'own', 'axis' => 'x', 'at' => 9],
+        'float.traits' => ['zones' => ['f'], 'set' => ['locked' => true]],
         'float.align' => ['zones' => ['f'], 'edge' => 'left', 'within' => [0, 0, 1920, 1080]],
         'float.spread' => ['zones' => ['f', 'g', 'h'], 'axis' => 'x'],
         'float.match' => ['zones' => ['f', 'g'], 'like' => 'f', 'side' => 'both'],
@@ -64,7 +67,10 @@ final class RefusalTest extends TestCase
         'entry.set' => ['zone' => 'c'],
     ];
 
-    /** @return iterable<string, array{string, array<string, mixed>, string, string}> command, fault, code, place */
+    /**
+     * @return iterable<string, array{0: string, 1: array<string, mixed>, 2: string, 3: string, 4?: Design}> command,
+     *     fault, code, place, and a design that it is tried on
+     */
     public static function refused(): iterable
     {
         $float = static fn (string $zone, string $frame = 'canvas') => [
@@ -96,6 +102,48 @@ final class RefusalTest extends TestCase
             $gone = ['zones' => ['f', 'a', 'b']];
             yield "float.$name: a float is gone" => ["float.$name", $gone, 'float.gone', '/zones'];
         }
+        foreach (['move', 'size', 'turn', 'anchor', 'remove'] as $name) {
+            yield "float.$name: the float is locked" => ["float.$name", ['zone' => 'k'], 'float.locked', '/zone'];
+        }
+        foreach (['align', 'spread', 'match'] as $name) {
+            $held = ['zones' => ['k', 'f', 'a']];
+            yield "float.$name: a float is locked" => ["float.$name", $held, 'float.locked', '/zones'];
+        }
+        $moved = ['rects' => ['k' => [0, 0, 9, 9]]];
+        yield 'float.lay: a float is locked' => ['float.lay', $moved, 'float.locked', '/zones'];
+        yield 'float.traits: a float is gone' => ['float.traits', ['zones' => ['f', 'a']], 'float.gone', '/zones'];
+        $through = ['set' => ['opacity' => 9]];
+        yield 'float.traits: seen through whole' => ['float.traits', $through, 'input.range', '/set/opacity'];
+        yield 'design.lattice: finer than the px' => [
+            'design.lattice',
+            ['lattice' => [200, 200]],
+            'lattice.too_fine',
+            '',
+            Build::design(100, 100),
+        ];
+        yield 'guide.put: beyond' => ['guide.put', ['at' => 1921], 'guide.outside', '/at'];
+        yield 'guide.put: one too many' => ['guide.put', ['guide' => 'more'], 'guide.too_many', '/guide'];
+        yield 'guide.remove: it is gone' => ['guide.remove', ['guide' => 'gone'], 'guide.gone', '/guide'];
+        yield 'zones.letter: one twice' => [
+            'zones.letter',
+            ['letters' => ['a' => 'A', 'b' => 'A']],
+            'document.letter_taken',
+            '/letters/b',
+        ];
+        yield 'part.lock: it is gone' => ['part.lock', ['part' => 'gone'], 'document.part_gone', '/part'];
+        $locked = Build::apply(Build::board(), ['do' => 'part.lock', 'part' => 'b', 'locked' => true] + [
+            'scene' => 's-rest',
+            'layout' => 'own',
+        ])->after;
+        $size = ['part' => 'b', 'size' => '9px'];
+        yield 'part.size: it is locked' => ['part.size', $size, 'part.locked', '/part', $locked];
+        yield 'mullion.move: beside a locked part' => [
+            'mullion.move',
+            ['after' => ['b'], 'at' => 900],
+            'part.locked',
+            '/after',
+            $locked,
+        ];
         yield 'split.turn: a pane' => ['split.turn', ['split' => 'a'], 'document.part_gone', '/split'];
         yield 'design.restore: another canvas' => [
             'design.restore',
@@ -337,9 +385,14 @@ final class RefusalTest extends TestCase
 
     /** @param array<string, mixed> $wrong */
     #[DataProvider('refused')]
-    public function testRefusesAtThePlaceThatIsWrong(string $name, array $wrong, string $code, string $path): void
-    {
-        $design = self::design();
+    public function testRefusesAtThePlaceThatIsWrong(
+        string $name,
+        array $wrong,
+        string $code,
+        string $path,
+        ?Design $on = null,
+    ): void {
+        $design = $on ?? self::design();
         $command = ['do' => $name] + $wrong + (self::PLAIN[$name] ?? []);
         if (preg_match('/^(pane|mullion|part|sizes|split|float|glazing)\./', $name) === 1) {
             $command += ['scene' => 's-rest', 'layout' => 'own'];
@@ -376,7 +429,8 @@ final class RefusalTest extends TestCase
     }
 
     /**
-     * Panes a, b over c, a float f above them, a zone with a full playlist; a second scene that is not in the round;
+     * Panes a, b over c, a float f above them, a float k that is locked, a zone with a full playlist; a second scene
+     * that is not in the round;
      * and a letter, H, that was given to a zone that is gone.
      */
     private static function design(): Design
@@ -410,6 +464,21 @@ final class RefusalTest extends TestCase
             ['scene' => 's2'] + Sketch::split('full', 'rows', 540, 'e'),
             Sketch::split('a', 'rows', 300, 'once'),
             ['do' => 'pane.merge', 'scene' => 's-rest', 'layout' => 'own', 'pane' => 'once', 'into' => 'a'],
+            ['do' => 'float.place', 'scene' => 's-rest', 'layout' => 'own', 'before' => null, 'zones' => []] + [
+                'float' => [
+                    'zone' => 'k',
+                    'frame' => 'canvas',
+                    'anchor' => 'centre',
+                    'offset' => ['0px', '0px'],
+                    'size' => ['50px', '50px'],
+                    'locked' => true,
+                ],
+            ],
+            ...array_map(static fn (int $at) => ['do' => 'guide.put', 'guide' => "i$at"] + [
+                'layout' => 'own',
+                'axis' => 'x',
+                'at' => $at,
+            ], range(1, Design::MOST_GUIDES)),
         )->after;
     }
 }

@@ -11,6 +11,7 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Core\Exchange\SmilDesign;
 use UpperPane\Core\Exchange\SmilReader;
 use UpperPane\Core\Exchange\SmilRegion;
 use UpperPane\Core\Exchange\SmilWriter;
@@ -42,6 +43,87 @@ final class SmilTest extends TestCase
         yield 'auto is as if not said' => ['left="auto" width="auto" top="20"', [0, 20, 640, 460]];
         yield 'beyond the edges' => ['left="-10" width="700" top="470" height="20"', [-10, 470, 700, 20]];
         yield 'thirds: edges are rounded, not lengths' => ['left="33.334%" width="33.333%"', [213, 0, 214, 480]];
+    }
+
+    /** What it draws is what was written; tiles lie in a glazing, and what does not tile above it. */
+    public function testADesignReadFromADesignWrittenIsDrawnAlike(): void
+    {
+        foreach ([3, 4, 5] as $seed) {
+            $random = new RandomDesign(new Randomizer(new Mt19937($seed)));
+            $design = Build::board();
+            for ($step = 0; $step < 60; ++$step) {
+                try {
+                    $design = Build::apply($design, $random->command($design, "$seed-$step"))->after;
+                } catch (Refusal) {
+                    continue;
+                }
+            }
+            $placed = LayoutAt::of($design, $design->order[0], false)->placing()->seen()->placed;
+            $upright = array_filter($placed, static fn ($one) => $one->turnCentidegrees === 0);
+            $regions = array_map(
+                static fn ($one) => new SmilRegion(
+                    "r-{$one->zone}",
+                    $one->rect,
+                    $one->layer,
+                    FitMode::Contain,
+                    [50, 50],
+                    null,
+                ),
+                array_values($upright),
+            );
+            $smil = SmilWriter::write($design->canvas, $regions)['smil'];
+            [$read, $report] = SmilDesign::of($smil, 'Read', 500_000, 'z-n', 'Rest');
+            $names = array_map(static fn ($zone) => $zone->name(), $read->zones);
+            $again = $wanted = [];
+            foreach (LayoutAt::of($read, 's-rest', false)->placing()->placed as $id => $one) {
+                $again[$names[$id]] = $one->rect->toArray();
+            }
+            foreach ($upright as $one) {
+                $wanted["r-{$one->zone}"] = $one->rect->toArray();
+            }
+            // Where nothing tiles, an empty pane lies under it all.
+            unset($again['']);
+            ksort($again);
+            ksort($wanted);
+            self::assertSame($wanted, $again, "seed $seed");
+            self::assertSame(['smil.fit_later'], array_values(array_unique(array_column($report, 'code'))));
+            self::assertSame($design->canvas->width * 500, $read->widthUm);
+        }
+    }
+
+    public function testWhatTilesBecomesTheGlazingAndTheRestLiesAbove(): void
+    {
+        $region = static fn (string $id, array $at, string $more = '') => vsprintf(
+            "<region xml:id=\"$id\" left=\"%d\" top=\"%d\" width=\"%d\" height=\"%d\" $more/>",
+            $at,
+        );
+        [$read, $report] = SmilDesign::of(
+            '<smil xmlns="http://www.w3.org/ns/SMIL" version="3.0"><head><layout><root-layout width="300" height="200"/>'.
+                $region('left', [0, 0, 200, 200], 'backgroundColor="#336699"').
+                $region('right', [200, 0, 100, 200]).
+                $region('mark', [-5, 150, 40, 40], 'z-index="1" fit="meetBest"').
+                '</layout></head></smil>',
+            'Read',
+            500_000,
+            'z-n',
+            'Rest',
+        );
+        $at = LayoutAt::of($read, 's-rest', false);
+
+        self::assertSame(['split' => 'columns', 'parts' => 2, 'floats' => 1], [
+            'split' => $at->tree()->toArray()['split'],
+            'parts' => count($at->tree()->paneIds()),
+            'floats' => count($at->layout->floats),
+        ]);
+        self::assertSame(
+            [['left', '#336699'], ['right', null], ['mark', null]],
+            array_map(
+                static fn ($zone) => [$zone->name(), $zone->fill()->toArray()['colour'] ?? null],
+                array_values($read->zones),
+            ),
+        );
+        self::assertSame([-5, 150, 40, 40], $at->placing()->placed['z-n-2']->rect->toArray());
+        self::assertSame(['smil.fit', 'smil.fit_later'], array_column($report, 'code'));
     }
 
     /** @param list<int> $rect */

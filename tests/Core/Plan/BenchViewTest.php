@@ -22,6 +22,27 @@ use UpperPane\Tests\Support\Sketch;
 /** What the bench is told, so that it computes no rule: linked lines, limits, neighbours, reading order (model §3). */
 final class BenchViewTest extends TestCase
 {
+    /** Snap order: seams, lattice, centre, thirds, other lines (model §3); guides count as much as seams. */
+    public function testKnowsTheOrderOfSnapLines(): void
+    {
+        $design = Build::apply(
+            Build::board(),
+            ['do' => 'design.lattice', 'lattice' => [4, 2]],
+            ['do' => 'guide.put', 'guide' => 'i', 'layout' => 'own', 'axis' => 'x', 'at' => 333],
+        )->after;
+        $view = BenchView::of(LayoutAt::of($design, 's-rest', false), null, Rect::of(10, 10, 1900, 1060));
+        $ranks = array_column($view['snaps']['x'], 'rank', 'kind');
+        asort($ranks);
+
+        self::assertSame(
+            ['guide' => 0, 'lattice' => 1, 'centre' => 2, 'third' => 3],
+            array_slice($ranks, 0, 4),
+        );
+        self::assertSame([4], array_values(array_unique(array_slice($ranks, 4))));
+        self::assertSame([0, 480, 960, 1440, 1920], $view['lattice']['x'] ?? null);
+        self::assertSame([['id' => 'i', 'layout' => 'own', 'axis' => 'x', 'at' => 333]], $view['guides']);
+    }
+
     /** Two rows split at the same px: their lines meet end to end and move together; one moved away stands alone. */
     public function testLinesThatMeetEndToEndAreLinked(): void
     {

@@ -59,6 +59,24 @@ final class PlanTest extends TestCase
         }
     }
 
+    /** A trimmed video is as long as its part, also in a playlist; what lies beyond the file is the whole. */
+    public function testAVideoIsTrimmed(): void
+    {
+        $item = static function (?array $trim): array {
+            $fill = ['trim' => $trim] + Sketch::video('v');
+            $plan = self::plan(Build::filled(Build::board(), 'a', Sketch::playlist([[$fill, null]])));
+            $item = $plan->zones()[0]->items[0];
+
+            return [$item->ms, $item->contentMs, $item->drawing['content_from_ms'] ?? 0, $item->drawing['content_ms']];
+        };
+        self::assertSame([12_000, 12_000, 0, 12_000], $item(null));
+        self::assertSame([4000, 4000, 3000, 4000], $item([3000, 7000]));
+        self::assertSame([2000, 2000, 10_000, 2000], $item([10_000, 15_000]), 'to the end');
+        self::assertSame([12_000, 12_000, 0, 12_000], $item([12_000, 15_000]));
+        $this->expectExceptionMessageMatches('/before or when it begins/');
+        $item([3000, 3000]);
+    }
+
     public function testReflowsTextWithTheLayout(): void
     {
         $design = Build::filled(Build::board(), 'b', Sketch::text('Mind the gap', 60));

@@ -42,6 +42,18 @@ final class JudgementTest extends TestCase
 
         yield 'nothing to mend' => [[], [], null, []];
         yield 'a pane behind a float' => [$covered, [], null, ['note zone.hidden a']];
+        yield 'through a float that one sees through it is seen' => [
+            [$float(['opacity' => 999]), $covered[1]],
+            [],
+            null,
+            [],
+        ];
+        yield 'a hidden float is not there, whatever is wrong with it' => [
+            [$float(['hidden' => true, 'offset' => ['1920px', '0px']])],
+            [],
+            null,
+            [],
+        ];
         yield 'behind an empty one it is seen' => [[$float([])], [], null, ['stop zone.empty f']];
         yield 'behind a turned one a corner is seen' => [
             [$float(['turn' => 100]), $covered[1]],
@@ -91,6 +103,54 @@ final class JudgementTest extends TestCase
             ['viewing_mm' => [2000, 5000]],
             null,
             [],
+        ];
+        $large = Sketch::text('Mind the gap', 160);
+        yield 'grey letters on grey' => [
+            [Sketch::fill('a', ['colour' => '#777777', 'ground' => '#222222'] + $large)],
+            [],
+            null,
+            ['caution text.contrast a'],
+        ];
+        yield 'the same, so large that three to one will do' => [
+            [Sketch::fill('a', ['colour' => '#777777', 'ground' => '#222222', 'size' => 400] + $large)],
+            [],
+            null,
+            [],
+        ];
+        yield 'on a plate' => [
+            [
+                Sketch::fill('a', [
+                    'colour' => '#777777',
+                    'ground' => '#222222',
+                    'plate' => ['colour' => '#FFFFFF', 'padding' => 0, 'radius' => 0],
+                ] + ['colour' => '#666666'] + $large),
+            ],
+            [],
+            null,
+            ['caution text.contrast a'],
+        ];
+        yield 'outlined' => [
+            [
+                Sketch::fill('a', [
+                    'colour' => '#777777',
+                    'ground' => '#222222',
+                    'outline' => ['colour' => '#FFFFFF', 'px' => 8],
+                ] + $large),
+            ],
+            [],
+            null,
+            [],
+        ];
+        yield 'a ticker that nobody can follow' => [
+            [
+                Sketch::fill('a', [
+                    'ticker' => ['direction' => 'left', 'speed' => 6000],
+                    'text' => str_repeat('Mind the gap. ', 60),
+                ] + $large),
+            ],
+            [],
+            null,
+            ['caution text.too_fast a'],
         ];
         yield 'a player that is not there' => [
             [],

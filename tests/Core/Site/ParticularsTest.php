@@ -21,6 +21,13 @@ use UpperPane\Core\Surface\PanelFigures;
 
 final class ParticularsTest extends TestCase
 {
+    public function testAPixelIsDrawnUnderTheAngleItHasOnTheWall(): void
+    {
+        // CSS 2.1 §4.3.2, its figure: at 3.5 m a px is about 1.3 mm, at 71 cm about 0.26 mm (from memory).
+        self::assertEqualsWithDelta(1_000_000, Legibility::seenPpm(Rational::of(1300), 3500), 2000);
+        self::assertEqualsWithDelta(1_000_000, Legibility::seenPpm(Rational::of(2646, 10), 711), 1000);
+    }
+
     /**
      * Acuity 1′ (Snellen, ISO 8596), 16′ and 22′ (ISO 9241-303), 1 inch per 10 feet (trade rule): values of checks.md,
      * from memory.

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Design\Fill;
+
+use UpperPane\Core\Base\Input;
+
+/** A shape in a plain colour or a gradient, with or without a line around it, on a ground or on what lies under it. */
+final readonly class ShapeFill implements Fill
+{
+    private function __construct(
+        public Shape $shape,
+        public Colour $colour,
+        public ?Gradient $gradient,
+        public ?Outline $line,
+        public int $radiusPx,
+        public int $paddingPx,
+        public ?Colour $ground,
+    ) {
+    }
+
+    public static function parse(Input $input): self
+    {
+        $input->keys(['kind', 'shape', 'colour', 'gradient', 'line', 'radius', 'padding', 'ground']);
+        $shape = $input->enum('shape', Shape::class);
+        \assert($shape instanceof Shape);
+        [$gradient, $line] = [$input->optional('gradient'), $input->optional('line')];
+
+        return new self(
+            $shape,
+            Colour::parse($input->child('colour')),
+            $gradient === null ? null : Gradient::parse($gradient),
+            $line === null ? null : Outline::parse($line),
+            $input->int('radius', 0, 10_000),
+            $input->int('padding', 0, 10_000),
+            Colour::parseOrNone($input->child('ground')),
+        );
+    }
+
+    public function kind(): FillKind
+    {
+        return FillKind::Shape;
+    }
+
+    public function toArray(): array
+    {
+        return [
+            'kind' => 'shape',
+            'shape' => $this->shape->value,
+            'colour' => $this->colour->hex,
+            'radius' => $this->radiusPx,
+            'padding' => $this->paddingPx,
+            'ground' => $this->ground?->hex,
+        ] + array_filter(['gradient' => $this->gradient?->toArray(), 'line' => $this->line?->toArray()]);
+    }
+
+    public function mediaIds(): array
+    {
+        return [];
+    }
+}

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Design\Fill\DialFill;
+use UpperPane\Core\Design\Fill\QrFill;
+use UpperPane\Core\Design\Fill\Shape;
+use UpperPane\Core\Design\Fill\ShapeFill;
+use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Legibility\Qr\QrCode;
+use UpperPane\Core\Time\OffsetTable;
+
+/** What is drawn rather than written: shapes, dials, QR codes, in a box. */
+final readonly class FigureCompiler
+{
+    /** A QR code is read from about ten times its width (model §5, rule of thumb). */
+    private const WIDTHS_AWAY = 10;
+
+    public function __construct(private PlanContext $context)
+    {
+    }
+
+    /** In whole px per module, so that every module is as sharp and as large as every other (model §5). */
+    public function qr(QrFill $fill, Size $box): Item
+    {
+        $side = $fill->code->side ?? 1;
+        $module = $fill->code === null ? 0 : intdiv($box->shortSide(), $side);
+        $wide = ($side - 2 * QrCode::QUIET) * $module;
+        $pitch = $this->context->pitchUm;
+
+        return new Item($fill, [
+            'kind' => 'qr',
+            'rows' => $module === 0 ? [] : $fill->code?->rows,
+            'module_px' => $module,
+            'place_px' => [intdiv($box->width - $side * $module, 2), intdiv($box->height - $side * $module, 2)],
+            'colour' => $fill->colour->hex,
+            'ground' => $fill->ground->hex,
+            'scan_mm' => $pitch === null
+                ? null
+                : $pitch->times(Rational::of(self::WIDTHS_AWAY * $wide, 1000))->round(),
+        ], modulePx: $module);
+    }
+
+    public function dial(DialFill $fill, Size $box): Item
+    {
+        return new Item($fill, [
+            'kind' => 'dial',
+            'hands' => $fill->hands->hex,
+            'face' => $fill->face->hex,
+            'accent' => $fill->accent->hex,
+            'ground' => $fill->ground?->hex,
+            'seconds' => $fill->seconds,
+            // A margin of a twentieth on every side.
+            'circle_mpx' => [$box->width * 500, $box->height * 500, $box->shortSide() * 450],
+            'offsets' => OffsetTable::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
+        ]);
+    }
+
+    /** As a path in thousandths of a px (SVG 2 §9.3); a line around it stays in the box. */
+    public function shape(ShapeFill $fill, Size $box): Item
+    {
+        $lineMpx = $fill->line === null ? 0 : 1000 * $this->context->px($fill->line->px);
+        $inset = min(
+            1000 * $this->context->px($fill->paddingPx) + intdiv($lineMpx, 2),
+            $box->shortSide() * 500 - 500,
+        );
+        [$width, $height] = [$box->width * 1000 - 2 * $inset, $box->height * 1000 - 2 * $inset];
+        $radius = min(1000 * $this->context->px($fill->radiusPx), intdiv(min($width, $height), 2));
+
+        return new Item(
+            $fill,
+            [
+                'kind' => 'shape',
+                'path' => self::path($fill->shape, $inset, $width, $height, $radius),
+                'box_mpx' => [0, 0, $box->width * 1000, $box->height * 1000],
+                'colour' => $fill->colour->hex,
+                'ground' => $fill->ground?->hex,
+            ] + array_filter([
+                'gradient' => $fill->gradient === null
+                    ? null
+                    : ['to' => $fill->gradient->to->hex, 'line' => $fill->gradient->line()],
+                'line' => $fill->line === null
+                    ? null
+                    : ['colour' => $fill->line->colour->hex, 'width_mpx' => $lineMpx],
+            ]),
+        );
+    }
+
+    private static function path(Shape $shape, int $inset, int $width, int $height, int $radius): string
+    {
+        [$right, $bottom] = [$inset + $width, $inset + $height];
+        if ($shape === Shape::Ellipse) {
+            [$x, $y, $middle] = [intdiv($width, 2), intdiv($height, 2), $inset + intdiv($height, 2)];
+
+            return "M$inset $middle A$x $y 0 1 1 $right $middle A$x $y 0 1 1 $inset $middle Z";
+        }
+        if ($shape === Shape::Rectangle) {
+            $corner = "A$radius $radius 0 0 1";
+            [$left, $top, $far, $low] = [$inset + $radius, $inset + $radius, $right - $radius, $bottom - $radius];
+
+            return "M$left $inset H$far $corner $right $top V$low $corner $far $bottom H$left $corner $inset $low ".
+                "V$top $corner $left $inset Z";
+        }
+        $points = array_map(
+            static fn (array $corner) => ($inset + intdiv($corner[0] * $width, 1000)).' '.
+                ($inset + intdiv($corner[1] * $height, 1000)),
+            $shape->corners(),
+        );
+
+        return 'M'.implode(' L', $points).' Z';
+    }
+}

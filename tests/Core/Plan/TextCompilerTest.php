@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Core\Plan;
+
+use Opis\JsonSchema\Validator;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Plan\Plan;
+use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Surface\Panel;
+use UpperPane\Core\Surface\Surface;
+use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
+
+/** What a text has beside its lines: all of it placed by the core, inside the box, and in the published plan. */
+final class TextCompilerTest extends TestCase
+{
+    private const EFFECTS = [
+        'ground' => null,
+        'spacing' => 50,
+        'outline' => ['colour' => '#102030', 'px' => 3],
+        'shadow' => ['colour' => '#000000', 'x' => -4, 'y' => 6, 'blur' => 8],
+        'plate' => ['colour' => '#405060', 'padding' => 12, 'radius' => 9],
+    ];
+
+    public function testEffectsAreInThePublishedPlan(): void
+    {
+        $plan = self::plan(self::EFFECTS + Sketch::text('Mind the gap', 60));
+        $drawing = $plan->zones()[0]->items[0]->drawing;
+
+        self::assertTrue(
+            (new Validator())
+                ->validate(
+                    json_decode(CanonicalJson::encode($plan->toArray())),
+                    (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'),
+                )
+                ->isValid(),
+        );
+        self::assertNull($drawing['ground']);
+        self::assertSame(60 * 50, $drawing['spacing_mpx'], 'a twentieth of the size');
+        self::assertSame(['colour' => '#102030', 'width_mpx' => 3000], $drawing['outline']);
+        self::assertSame(
+            ['colour' => '#000000', 'x_mpx' => -4000, 'y_mpx' => 6000, 'blur_mpx' => 8000],
+            $drawing['shadow'],
+        );
+    }
+
+    /** The plate surrounds all lines by its padding on every side, and stays in the zone. */
+    #[DataProvider('places')]
+    public function testThePlateSurroundsTheLines(string $align, string $valign): void
+    {
+        $look = ['align' => $align, 'valign' => $valign, 'padding' => 20];
+        $zone = self::plan(
+            $look + self::EFFECTS + Sketch::text('Mind the gap between the train and the platform edge', 90),
+        )->zones()[0];
+        $drawing = $zone->items[0]->drawing;
+        [$x, $y, $width, $height] = $drawing['plate']['rect_mpx'];
+        $lines = $drawing['lines'];
+
+        self::assertGreaterThan(1, count($lines));
+        self::assertSame(min(array_column($lines, 'x_mpx')) - 12_000, $x);
+        self::assertSame($lines[0]['y_mpx'] - 12_000, $y);
+        self::assertSame(
+            max(array_map(static fn (array $line) => $line['x_mpx'] + $line['width_mpx'], $lines)) + 12_000,
+            $x + $width,
+        );
+        self::assertSame($lines[count($lines) - 1]['y_mpx'] + $drawing['line_mpx'] + 12_000, $y + $height);
+        self::assertGreaterThanOrEqual(20_000, min($x, $y));
+        self::assertLessThanOrEqual(1000 * $zone->rect->width - 20_000, $x + $width);
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function places(): iterable
+    {
+        foreach (['left', 'centre', 'right'] as $align) {
+            foreach (['top', 'middle', 'bottom'] as $valign) {
+                yield "$align $valign" => [$align, $valign];
+            }
+        }
+    }
+
+    /** Cycle ms = (box + text) ÷ speed (model §5): a way begins and ends just outside. */
+    #[DataProvider('directions')]
+    public function testATickerGoesFromEdgeToEdge(string $direction): void
+    {
+        $ticker = ['ticker' => ['direction' => $direction, 'speed' => 120]];
+        $zone = self::plan($ticker + Sketch::text("Next sailing 12:45\nPier 2", 60))->zones()[0];
+        $drawing = $zone->items[0]->drawing;
+        $axis = in_array($direction, ['left', 'right'], true) ? 0 : 1;
+        $box = 1000 * ($axis === 0 ? $zone->rect->width : $zone->rect->height);
+        $text = $axis === 0 ? $drawing['lines'][0]['width_mpx'] : 2 * $drawing['line_mpx'];
+        ['from_mpx' => $from, 'to_mpx' => $to, 'ms' => $ms] = $drawing['ticker'];
+
+        self::assertCount($axis + 1, $drawing['lines']);
+        self::assertEqualsWithDelta(($box + $text) / 120, $ms, 0.5);
+        self::assertSame([0, 0], [$from[1 - $axis], $to[1 - $axis]], 'straight on');
+        $ends = [$box, -$text];
+        self::assertSame(
+            in_array($direction, ['left', 'up'], true) ? $ends : array_reverse($ends),
+            [$from[$axis], $to[$axis]],
+        );
+        self::assertSame($ms, $zone->items[0]->contentMs);
+        self::assertEqualsWithDelta(
+            in_array($direction, ['left', 'up'], true) ? 0 : $box - $text,
+            $from[$axis] + ($to[$axis] - $from[$axis]) * $drawing['ticker']['ahead_ms'] / $ms,
+            120,
+            'it begins with its head at the far edge',
+        );
+    }
+
+    /** @return iterable<string, array{string}> */
+    public static function directions(): iterable
+    {
+        foreach (['left', 'right', 'up', 'down'] as $direction) {
+            yield $direction => [$direction];
+        }
+    }
+
+    /** @param array<string, mixed> $fill */
+    private static function plan(array $fill): Plan
+    {
+        return PlanCompiler::compile(
+            Build::filled(Build::board(), 'a', $fill),
+            Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1_209_600, 680_400)),
+            Build::context(),
+        );
+    }
+}
