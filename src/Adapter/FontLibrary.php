@@ -52,14 +52,21 @@ final class FontLibrary implements Fonts
         return require $this->projectDir.'/public/fonts/manifest.php';
     }
 
-    /** Copies the faces of config/fonts.php into public/fonts under names that change with their bytes. */
+    /**
+     * Copies the faces of config/fonts.php into public/fonts under names that change with their bytes, and what is said
+     * of their licences beside them.
+     */
     public function publish(): int
     {
         $folder = $this->projectDir.'/public/fonts';
-        is_dir($folder) || mkdir($folder, 0o755, true);
+        is_dir("$folder/licences") || mkdir("$folder/licences", 0o755, true);
         $manifest = [];
-        foreach (require $this->projectDir.'/config/fonts.php' as $family => $weights) {
-            foreach ($weights as $weight => $path) {
+        $families = require $this->projectDir.'/config/fonts.php';
+        foreach ($families as $family => ['package' => $package, 'faces' => $faces]) {
+            // Machines that keep no documents keep this one, by Debian's policy (12.5), but who knows.
+            $licence = "/usr/share/doc/$package/copyright";
+            is_file($licence) && copy($licence, "$folder/licences/$package.txt");
+            foreach ($faces as $weight => $path) {
                 $sha = (string) hash_file('sha256', $path);
                 $file = sprintf(
                     '%s-%d-%s.ttf',

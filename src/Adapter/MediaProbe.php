@@ -7,33 +7,73 @@ namespace UpperPane\App\Adapter;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\AsShown;
+use UpperPane\Core\Picture\Playable;
 
 /**
- * What a media file really is, by ffprobe and by reading it to its end: size as shown, duration. A file is read as what
- * its first bytes say it is and as nothing else, and nothing beside it is opened.
+ * What a media file really is, by ffprobe, by ImageMagick and by reading it to its end: size as shown, duration, and
+ * why players could not show it as it is. A file is read as what its first bytes say it is and as nothing else, and
+ * nothing beside it is opened. `why` it must be converted is as {@see Playable} says.
+ *
+ * @phpstan-type Facts array{
+ *     size: Size,
+ *     duration_ms: ?int,
+ *     rate: string,
+ *     codec: string,
+ *     alpha: bool,
+ *     profiled: bool,
+ *     why: list<string>,
+ * }
  */
 final readonly class MediaProbe
 {
     private const FORMATS = [
         'image/jpeg' => 'jpeg_pipe',
         'image/png' => 'png_pipe',
+        'image/apng' => 'apng',
         'image/webp' => 'webp_pipe',
+        'image/gif' => 'gif',
+        'image/tiff' => 'tiff_pipe',
+        'image/bmp' => 'bmp_pipe',
         'video/mp4' => 'mov',
         'video/webm' => 'matroska',
+        'video/quicktime' => 'mov',
+        'video/x-m4v' => 'mov',
+        'video/3gpp' => 'mov',
+        'video/x-matroska' => 'matroska',
+        'video/x-msvideo' => 'avi',
+        'video/mpeg' => 'mpeg',
+        'video/mp2t' => 'mpegts',
     ];
+    /** What ImageMagick is told that a picture is. */
+    public const CODERS = [
+        'image/jpeg' => 'jpeg',
+        'image/png' => 'png',
+        'image/webp' => 'webp',
+        'image/gif' => 'gif',
+        'image/tiff' => 'tiff',
+        'image/bmp' => 'bmp',
+        'image/heic' => 'heic',
+        'image/heif' => 'heic',
+        'image/avif' => 'avif',
+    ];
+
+    private const SHOWN = ['image/jpeg', 'image/png', 'image/webp'];
+    private const MOST_GIF = 64 << 20;
 
     public function __construct(private OutsideProgram $program)
     {
     }
 
     /**
-     * @return array{size: Size, duration_ms: ?int}
+     * @return Facts
      *
-     * @throws Refusal `stock.no_picture`, `stock.no_video`, `stock.damaged`, `stock.codec`, `stock.side_too_long`
+     * @throws Refusal `stock.no_picture`, `stock.no_video`, `stock.damaged`, `stock.side_too_long`
      */
     public function look(string $path, string $mime): array
     {
-        return str_starts_with($mime, 'video/') ? $this->video($path, $mime) : $this->picture($path, $mime);
+        return str_starts_with($mime, 'video/') || self::moves($path, $mime)
+            ? $this->video($path, $mime)
+            : $this->picture($path, $mime);
     }
 
     /**
@@ -46,22 +86,68 @@ final readonly class MediaProbe
         return ['-v', 'error', '-protocol_whitelist', 'file', '-f', self::FORMATS[$mime], '-i', "file:$path"];
     }
 
-    /** @return array{size: Size, duration_ms: null} */
-    private function picture(string $path, string $mime): array
+    /** A PNG that moves says so before its first picture (PNG, third edition §11.3.6.1). */
+    public static function isMovingPng(string $path): bool
     {
-        $found = @getimagesize($path);
-        $exif = $mime === 'image/jpeg' ? @exif_read_data($path) : false;
-        $size = AsShown::picture(
-            $found[0] ?? 0,
-            $found[1] ?? 0,
-            $exif === false ? 1 : (int) ($exif['Orientation'] ?? 1),
-        );
-        $this->read($path, $mime, []);
+        $head = (string) file_get_contents($path, length: 65_536);
 
-        return ['size' => $size, 'duration_ms' => null];
+        return str_contains(substr($head, 0, (int) strpos($head, 'IDAT')), 'acTL');
     }
 
-    /** @return array{size: Size, duration_ms: int} */
+    private static function moves(string $path, string $mime): bool
+    {
+        if ($mime !== 'image/gif') {
+            return $mime === 'image/apng';
+        }
+        // A graphic control extension comes before every picture (GIF89a §23).
+        return substr_count((string) file_get_contents($path, length: self::MOST_GIF), "\x21\xF9\x04") > 1;
+    }
+
+    /** @return Facts */
+    private function picture(string $path, string $mime): array
+    {
+        $said = $this->program->output(
+            [
+                'identify-im6.q16',
+                '-format',
+                '%w %h %z %[colorspace] %A %[orientation]|%[profile:icc]\n',
+                self::CODERS[$mime].":{$path}[0]",
+            ],
+            60,
+        );
+        $found = preg_match(
+            '/^(\d+) (\d+) (\d+) (\w+) (\w+) (\w+)\|(.*)$/m',
+            (string) $said,
+            $fact,
+        );
+        $exif = $mime === 'image/jpeg' ? @exif_read_data($path) : false;
+        // Of what is far too large, only the head is read.
+        $head = @getimagesize($path) ?: [0, 0];
+        $size = AsShown::picture(
+            (int) ($fact[1] ?? $head[0]),
+            (int) ($fact[2] ?? $head[1]),
+            $exif === false ? 1 : (int) ($exif['Orientation'] ?? 1),
+        );
+        if ($found !== 1) {
+            throw Refusal::because('stock.damaged', '/file');
+        }
+        // Of all others a picture is made anyway, and what is damaged shows then.
+        if (in_array($mime, self::SHOWN, true)) {
+            $this->read($path, $mime, []);
+        }
+
+        return [
+            'size' => $size,
+            'duration_ms' => null,
+            'rate' => '',
+            'codec' => self::CODERS[$mime],
+            'alpha' => strtolower($fact[5]) !== 'undefined' && strtolower($fact[5]) !== 'false',
+            'profiled' => $fact[7] !== '',
+            'why' => Playable::picture($mime, 1, (int) $fact[3], $fact[4], $fact[7]),
+        ];
+    }
+
+    /** @return Facts */
     private function video(string $path, string $mime): array
     {
         $probed = $this->program->output(
@@ -79,24 +165,46 @@ final readonly class MediaProbe
         );
         $facts = (array) json_decode((string) $probed, true);
         $stream = $facts['streams'][0] ?? null;
-        $seconds = (float) ($stream['duration'] ?? $facts['format']['duration'] ?? 0);
-        if ($stream === null || $seconds <= 0) {
+        if ($stream === null) {
             throw Refusal::because('stock.no_video', '/file');
         }
+        $codec = (string) ($stream['codec_name'] ?? '?');
+        if (!isset($stream['pix_fmt'])) {
+            throw Refusal::because('stock.codec', '/file', ['codec' => $codec]);
+        }
         $size = AsShown::video(
-            (string) ($stream['codec_name'] ?? '?'),
             (int) $stream['width'],
             (int) $stream['height'],
             (string) ($stream['sample_aspect_ratio'] ?? '1:1'),
             (int) ($stream['side_data_list'][0]['rotation'] ?? 0),
         );
         $this->read($path, $mime, ['-t', '1']);
-        $end = $this->read($path, $mime, ['-map', '0:v:0', '-c', 'copy', '-progress', 'pipe:1']);
-        if (self::lastSeconds($end) < 0.9 * $seconds - 1) {
+        $end = self::lastSeconds($this->read($path, $mime, ['-map', '0:v:0', '-c', 'copy', '-progress', 'pipe:1']));
+        // What moves in a picture has no length that it says of itself.
+        $seconds = (float) ($stream['duration'] ?? $facts['format']['duration'] ?? 0) ?: $end;
+        if ($seconds <= 0) {
+            throw Refusal::because('stock.no_video', '/file');
+        }
+        if ($end < 0.9 * $seconds - 1) {
             throw Refusal::because('stock.damaged', '/file');
         }
 
-        return ['size' => $size, 'duration_ms' => (int) round($seconds * 1000)];
+        return [
+            'size' => $size,
+            'duration_ms' => (int) round($seconds * 1000),
+            'rate' => (string) ($stream['avg_frame_rate'] ?? '25/1'),
+            'codec' => $codec,
+            'alpha' => preg_match('/^(yuva|rgba|argb|bgra|abgr|gbrap|ya|pal8)/', (string) $stream['pix_fmt']) === 1,
+            'profiled' => false,
+            'why' => Playable::video(
+                $mime,
+                $codec,
+                (string) $stream['pix_fmt'],
+                (string) ($stream['field_order'] ?? 'progressive'),
+                (string) ($stream['avg_frame_rate'] ?? '0/0'),
+                (string) ($stream['r_frame_rate'] ?? '0/0'),
+            ),
+        ];
     }
 
     /** Where ffmpeg says it came to; a container may promise more than it holds. */

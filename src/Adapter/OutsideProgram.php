@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\Adapter;
 
 use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\InputStream;
 use Symfony\Component\Process\Process;
 
 /**
@@ -17,6 +18,8 @@ final readonly class OutsideProgram
     private const MEMORY_BYTES = 2 << 30;
     private const FILE_BYTES = 64 << 20;
     private const LOOK_EVERY_US = 20_000;
+    /** One that ended before its group is known would leave behind what it started. */
+    private const WHEN_TOLD = ['sh', '-c', 'read -r go; exec "$@"', 'sh'];
     private const NOBODY = ['setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups', '--no-new-privs', '--'];
 
     public function __construct(private Pulse $pulse)
@@ -25,11 +28,17 @@ final readonly class OutsideProgram
 
     /**
      * @param list<string> $command that writes to its standard output
+     * @param ?string      $input     what it reads from its standard input
+     * @param int          $fileBytes the most that it may write into a file
      *
      * @return ?string what it wrote; null when it ended with a fault, or went beyond its bounds
      */
-    public function output(array $command, int $mostSeconds): ?string
-    {
+    public function output(
+        array $command,
+        int $mostSeconds,
+        ?string $input = null,
+        int $fileBytes = self::FILE_BYTES,
+    ): ?string {
         $process = new Process(
             [
                 'setsid',
@@ -37,17 +46,21 @@ final readonly class OutsideProgram
                 'prlimit',
                 '--as='.self::MEMORY_BYTES,
                 '--cpu='.(2 * $mostSeconds),
-                '--fsize='.self::FILE_BYTES,
+                '--fsize='.$fileBytes,
                 '--core=0',
                 '--',
+                ...self::WHEN_TOLD,
                 ...$command,
             ],
             '/',
             ['PATH' => '/usr/local/bin:/usr/bin:/bin', 'HOME' => '/nonexistent'],
+            $stream = new InputStream(),
             timeout: $mostSeconds,
         );
         $process->start();
         $group = $process->getPid();
+        $stream->write("\n".$input);
+        $stream->close();
         try {
             while ($process->isRunning()) {
                 $process->checkTimeout();

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Entity;
 
+use Doctrine\Common\Collections\ArrayCollection;
+use Doctrine\Common\Collections\Collection;
 use Doctrine\ORM\Mapping as ORM;
 
 /**
@@ -41,4 +43,19 @@ class DocumentRow
 
     #[ORM\ManyToOne]
     public ?Person $changedBy = null;
+
+    #[ORM\Column]
+    public bool $archived = false;
+
+    /** @var Collection<int, SurfaceRow> what a design is meant for beside the surface it is made on */
+    #[ORM\ManyToMany(targetEntity: SurfaceRow::class),
+        ORM\JoinTable(name: 'design_surface'),
+        ORM\JoinColumn(name: 'design_id'),
+        ORM\InverseJoinColumn(name: 'surface_id'),]
+    public Collection $surfaces;
+
+    public function __construct()
+    {
+        $this->surfaces = new ArrayCollection();
+    }
 }

@@ -7,7 +7,10 @@ namespace UpperPane\App\Entity;
 use Doctrine\ORM\Mapping as ORM;
 use UpperPane\Core\Base\Refusal;
 
-/** A file of the Stock. Its bytes lie under its SHA-256; px and duration are null until the worker has looked. */
+/**
+ * A file of the Stock. Its bytes lie under its SHA-256; px and duration are null until the worker has looked. Where
+ * players could not show it, `original` is what was uploaded, which stays, and the medium is what was made of it.
+ */
 #[ORM\Entity, ORM\Table(name: 'media')]
 class Media
 {
@@ -31,6 +34,21 @@ class Media
     #[ORM\Column(type: 'json', nullable: true)]
     public ?array $fault = null;
 
+    #[ORM\Column(length: 64, nullable: true)]
+    public ?string $originalSha256 = null;
+
+    /** @var array{mime: string, bytes: int, codec: string, why: list<string>}|null */
+    #[ORM\Column(type: 'json', nullable: true)]
+    public ?array $original = null;
+
+    /** @var list<array<string, mixed>>|null of art with alpha, as the core writes them */
+    #[ORM\Column(type: 'json', nullable: true)]
+    public ?array $openings = null;
+
+    /** @var list<array<string, mixed>> what it was before it was replaced, latest first, as {@see content()} says it */
+    #[ORM\Column(type: 'json')]
+    public array $earlier = [];
+
     public function __construct(
         #[ORM\Id, ORM\Column(length: 36)] public string $id,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Site $site,
@@ -41,6 +59,58 @@ class Media
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $addedAt,
         #[ORM\ManyToOne] public ?Person $addedBy,
     ) {
+    }
+
+    /** One of the same file, as another page of it. */
+    public function another(string $id, string $name): self
+    {
+        $file = [$this->sha256, $this->mime, $this->bytes];
+
+        return new self($id, $this->site, $name, ...$file, addedAt: $this->addedAt, addedBy: $this->addedBy);
+    }
+
+    /** @return array<string, mixed> all that a file is but its id, its site and its place in the Stock */
+    public function content(): array
+    {
+        return [
+            'name' => $this->name,
+            'sha256' => $this->sha256,
+            'mime' => $this->mime,
+            'bytes' => $this->bytes,
+            'width' => $this->width,
+            'height' => $this->height,
+            'durationMs' => $this->durationMs,
+            'originalSha256' => $this->originalSha256,
+            'original' => $this->original,
+            'openings' => $this->openings,
+        ];
+    }
+
+    /** @param array<string, mixed> $content as {@see content()} says it */
+    public function hold(array $content, \DateTimeImmutable $now, string $by): void
+    {
+        $was = $this->content() + ['until' => $now->format(\DATE_RFC3339), 'by' => $by];
+        $kept = array_filter(
+            $this->earlier,
+            static fn (array $one) => !in_array($one['sha256'], [$content['sha256'], $was['sha256']], true),
+        );
+        $this->earlier = [$was, ...array_values($kept)];
+        foreach (array_intersect_key($content, $this->content()) as $property => $value) {
+            $this->$property = $value;
+        }
+    }
+
+    /** @param array{codec: string, why: list<string>} $facts of what was uploaded */
+    public function becomes(string $sha256, string $mime, int $bytes, array $facts): void
+    {
+        $this->originalSha256 = $this->sha256;
+        $this->original = [
+            'mime' => $this->mime,
+            'bytes' => $this->bytes,
+            'codec' => $facts['codec'],
+            'why' => $facts['why'],
+        ];
+        [$this->sha256, $this->mime, $this->bytes] = [$sha256, $mime, $bytes];
     }
 
     public function fail(Refusal $why): void

@@ -12,7 +12,9 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Design\BriefSheets;
 use UpperPane\App\UseCase\Design\CreateDesign;
+use UpperPane\App\UseCase\Design\FindDesigns;
 use UpperPane\App\UseCase\Design\LookBack;
+use UpperPane\App\UseCase\Design\SaveStarter;
 use UpperPane\App\UseCase\Design\ShowPlans;
 
 /** Designs: made, and seen as plans. */
@@ -29,7 +31,58 @@ final readonly class DesignController
         #[CurrentUser] Person $person,
         CreateDesign $create,
     ): JsonResponse {
-        return new JsonResponse($create($surface, Body::of($request), $person), 201);
+        return new JsonResponse($create->onSurface($surface, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/sites/{site}/designs', 'design_create_size', methods: ['POST'])]
+    public function createForSize(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        CreateDesign $create,
+    ): JsonResponse {
+        return new JsonResponse($create->forSize($site, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/sites/{site}/designs/smil', 'design_create_smil', methods: ['POST'])]
+    public function createFromSmil(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        CreateDesign $create,
+    ): JsonResponse {
+        return new JsonResponse($create->fromSmil($site, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/designs/{id}/starters', 'starter_save', methods: ['POST'])]
+    public function starter(string $id, Request $request, #[CurrentUser] Person $person, SaveStarter $save): Response
+    {
+        return new JsonResponse($save($id, Body::of($request), $person));
+    }
+
+    #[Route('/api/designs/{id}/duplicate', 'design_duplicate', methods: ['POST'])]
+    public function duplicate(
+        string $id,
+        Request $request,
+        #[CurrentUser] Person $person,
+        CreateDesign $create,
+    ): JsonResponse {
+        return new JsonResponse($create->duplicate($id, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/sites/{site}/designs', 'designs', methods: ['GET'])]
+    public function find(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        FindDesigns $find,
+    ): JsonResponse {
+        $asked = $request->query;
+        $page = max(0, min(100_000, $asked->getInt('page')));
+
+        return new JsonResponse(
+            $find($site, $asked->getString('find'), $asked->getBoolean('archived'), $page, $person),
+        );
     }
 
     #[Route('/api/designs/{id}/plan', 'design_plan', methods: ['GET'])]

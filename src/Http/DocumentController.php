@@ -56,9 +56,11 @@ final readonly class DocumentController
     }
 
     #[Route('/api/documents/{id}/revisions', 'document_history', methods: ['GET'])]
-    public function history(string $id, #[CurrentUser] Person $person): JsonResponse
+    public function history(string $id, Request $request, #[CurrentUser] Person $person): JsonResponse
     {
-        return new JsonResponse($this->show->history($id, $person));
+        $before = $request->query->getInt('before');
+
+        return new JsonResponse($this->show->history($id, $before > 0 ? $before : \PHP_INT_MAX, $person));
     }
 
     #[Route(
@@ -67,8 +69,12 @@ final readonly class DocumentController
             requirements: ['revision' => '\d{1,9}'],
             methods: ['GET'],
         ),]
-    public function since(string $id, int $revision, #[CurrentUser] Person $person): JsonResponse
-    {
-        return new JsonResponse($this->show->since($id, $revision, $person));
+    public function since(
+        string $id,
+        int $revision,
+        Request $request,
+        #[CurrentUser] Person $person,
+    ): JsonResponse {
+        return new JsonResponse($this->show->since($id, $revision, $request->query->getString('spot'), $person));
     }
 }

@@ -35,9 +35,9 @@ final class HandoffController
     }
 
     #[Route('/api/releases/{release}/plan', 'release_plan', requirements: ['release' => '\d{1,9}'], methods: ['GET'])]
-    public function plan(int $release, #[CurrentUser] Person $person, ShowHandOff $show): JsonResponse
+    public function plan(int $release, Request $request, #[CurrentUser] Person $person, ShowHandOff $show): Response
     {
-        return new JsonResponse($show->plan($release, $person));
+        return new JsonResponse($show->plan($release, $request->query->getString('surface'), $person));
     }
 
     #[Route('/api/sites/{site}/hand-off', 'hand_off', methods: ['GET'])]

@@ -15,6 +15,7 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Stock\AddMedia;
 use UpperPane\App\UseCase\Stock\MayAdd;
 use UpperPane\App\UseCase\Stock\RemoveMedia;
+use UpperPane\App\UseCase\Stock\ReplaceMedia;
 use UpperPane\App\UseCase\Stock\SendMedia;
 use UpperPane\App\UseCase\Stock\StockList;
 use UpperPane\Core\Base\Refusal;
@@ -46,6 +47,19 @@ final class StockController
         }
 
         return new JsonResponse($add($site, $file->getPathname(), $file->getClientOriginalName(), $person), 201);
+    }
+
+    /** By another file of the Stock, or by one that it was before. */
+    #[Route('/api/stock/{id}/replace', 'stock_replace', methods: ['POST'])]
+    public function replace(
+        string $id,
+        Request $request,
+        #[CurrentUser] Person $person,
+        ReplaceMedia $replace,
+    ): JsonResponse {
+        $body = Body::of($request)->keys(['seen', 'with']);
+
+        return new JsonResponse($replace($id, $body->text('seen', 64, 64), $body->text('with', 64, 1), $person));
     }
 
     #[Route('/api/stock/{id}', 'stock_remove', methods: ['DELETE'])]

@@ -6,13 +6,25 @@ namespace UpperPane\App\Job;
 
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
+use Symfony\Component\Uid\Uuid;
+use UpperPane\App\Adapter\AlphaReader;
+use UpperPane\App\Adapter\MediaConverter;
 use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Adapter\MediaProbe;
+use UpperPane\App\Adapter\PageDrawer;
 use UpperPane\App\Adapter\Thumbnailer;
 use UpperPane\App\Entity\Media;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Picture\CutOut;
+use UpperPane\Core\Picture\Opening;
+use UpperPane\Core\Picture\Room;
 
-/** Looks at a new file of the Stock: px, duration, thumbnail; or says why it cannot be used. */
+/**
+ * Looks at a new file of the Stock: px, duration, thumbnail; makes something that players can show of what they cannot;
+ * or says why it cannot be used.
+ *
+ * @phpstan-import-type Facts from MediaProbe
+ */
 final readonly class InspectMedia implements Handler
 {
     public const KIND = 'media.inspect';
@@ -22,6 +34,11 @@ final readonly class InspectMedia implements Handler
         private FilesystemOperator $files,
         private MediaProbe $probe,
         private Thumbnailer $thumbnailer,
+        private MediaConverter $converter,
+        private AlphaReader $alpha,
+        private PageDrawer $drawer,
+        private Queue $queue,
+        private string $varDir,
     ) {
     }
 
@@ -36,23 +53,86 @@ final readonly class InspectMedia implements Handler
         if ($media === null) {
             return;
         }
-        $local = $this->workFile();
+        [$local, $made] = [$this->workFile(0o644), $this->workFile(0o666)];
         try {
             file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
-            $facts = $this->probe->look($local, $media->mime);
+            [$shown, $facts] = PageDrawer::draws($media->mime)
+                ? $this->drawn($media, $local, $made, (int) ($payload['page'] ?? 1))
+                : $this->played($media, $local, $made);
             $this->files->write(
                 MediaFiles::thumbnail($media->sha256),
-                $this->thumbnailer->make($local, $media->mime),
+                $this->thumbnailer->make($shown, $media->mime),
             );
             [$media->width, $media->height] = $facts['size']->toArray();
             $media->durationMs = $facts['duration_ms'];
+            $media->openings = $facts['alpha'] && $facts['duration_ms'] === null
+                ? $this->openings($shown)
+                : null;
             $media->state = Media::READY;
             $media->fault = null;
         } catch (Refusal $refusal) {
             $media->fail($refusal);
         } finally {
             unlink($local);
+            unlink($made);
         }
+    }
+
+    /** @return array{string, Facts} where it lies as players get it, and what is known of that */
+    private function played(Media $media, string $local, string $made): array
+    {
+        $facts = $this->probe->look($local, $media->mime);
+        if ($facts['why'] === []) {
+            return [$local, $facts];
+        }
+        Room::demand((int) disk_free_space($this->varDir), $media->bytes);
+        $mime = $this->converter->convert($local, $media->mime, $made, $facts);
+        $this->keep($media, $made, $mime, $facts);
+
+        return [$made, $this->probe->look($made, $mime)];
+    }
+
+    /**
+     * A page becomes a picture; with the first one, the others become media of their own.
+     *
+     * @return array{string, Facts}
+     */
+    private function drawn(Media $media, string $local, string $made, int $page): array
+    {
+        [$bytes, $mime] = [(string) file_get_contents($local), $media->mime];
+        file_put_contents($made, $this->drawer->draw($bytes, $mime, $page));
+        $pages = $page === 1 ? $this->drawer->pages($bytes, $mime) : 1;
+        for ($more = 2; $more <= $pages; ++$more) {
+            $other = $media->another(Uuid::v7()->toRfc4122(), mb_substr($media->name, 0, 230)." ($more)");
+            $this->entities->persist($other);
+            $this->queue->add(self::KIND, ['media' => $other->id, 'page' => $more]);
+        }
+        $this->keep($media, $made, 'image/png', [
+            'codec' => $mime === 'application/pdf' ? "PDF, page $page" : 'SVG',
+            'why' => ['drawn'],
+        ]);
+
+        return [$made, $this->probe->look($made, 'image/png')];
+    }
+
+    /** @return list<array<string, mixed>> */
+    private function openings(string $path): array
+    {
+        [$size, $alpha] = $this->alpha->read((string) file_get_contents($path));
+
+        return array_map(
+            static fn (Opening $opening) => $opening->toArray(),
+            CutOut::offered($size, CutOut::of($size, $alpha)),
+        );
+    }
+
+    /** @param array{codec: string, why: list<string>} $facts */
+    private function keep(Media $media, string $made, string $mime, array $facts): void
+    {
+        $sha256 = (string) hash_file('sha256', $made);
+        $stream = fopen($made, 'r') ?: throw new \RuntimeException('What was made is gone.');
+        $this->files->writeStream(MediaFiles::original($sha256), $stream);
+        $media->becomes($sha256, $mime, (int) filesize($made), $facts);
     }
 
     public function giveUp(array $payload, int $attempts): void
@@ -62,11 +142,11 @@ final readonly class InspectMedia implements Handler
             ?->fail(Refusal::because('stock.given_up', '/file', ['attempts' => $attempts]));
     }
 
-    /** Readable for the programs that look at it, which run as nobody. */
-    private function workFile(): string
+    /** Open to the programs that look at it or write it, which run as nobody. */
+    private function workFile(int $rights): string
     {
         $local = (string) tempnam(sys_get_temp_dir(), 'pane');
-        chmod($local, 0o644);
+        chmod($local, $rights);
 
         return $local;
     }

@@ -25,7 +25,12 @@ final class EdidCommand implements FileCommand
         return ['type' => 'null', 'description' => 'Input is a binary file of 128·n bytes, given as --file FILE.'];
     }
 
-    public function runFile(string $bytes): array
+    public function options(): array
+    {
+        return [];
+    }
+
+    public function runFile(string $bytes, array $options): array
     {
         $edid = Edid::read($bytes);
         $findings = array_map(static fn (Finding $finding) => $finding->toArray(), $edid->findings());

@@ -29,6 +29,10 @@ final readonly class Filter
             new GlazeCommand(),
             new LatticeCommand(),
             new FitCommand(),
+            new CutOutCommand(),
+            new TextCommand($fonts),
+            new ContrastCommand(),
+            new QrCommand(),
             new ReflowCommand(),
             new PlaceCommand(),
             new SmilReadCommand(),
@@ -67,7 +71,7 @@ final readonly class Filter
 
         return implode("\n", [
             'bin/pane COMMAND < IN.json      one JSON document in, one out',
-            'bin/pane COMMAND --file FILE    for commands that read a file: edid, smil-read',
+            'bin/pane COMMAND --file FILE    for commands that read a file: edid, smil-read, cutout',
             'bin/pane schema COMMAND         the JSON Schema of what goes in',
             'bin/pane list                   the names of all commands',
             '',
@@ -106,9 +110,9 @@ final readonly class Filter
         }
         $command = $this->command($name);
         if ($command instanceof FileCommand) {
-            self::refuseMore($arguments, 3);
+            $options = self::options($command->options(), array_slice($arguments, 3));
 
-            return $command->runFile(self::file($arguments));
+            return $command->runFile(self::file($arguments), $options);
         }
         self::refuseMore($arguments, 1);
         \assert($command instanceof Command);
@@ -135,6 +139,31 @@ final readonly class Filter
         if (count($arguments) > $wanted) {
             throw Refusal::because('pane.argument', '', ['argument' => $arguments[$wanted]]);
         }
+    }
+
+    /**
+     * @param array<string, array{least: int, most: int, otherwise: int}> $known
+     * @param list<string>                                                 $given `--NAME NUMBER` and so on
+     *
+     * @return array<string, int>
+     */
+    private static function options(array $known, array $given): array
+    {
+        $options = array_map(static fn (array $option) => $option['otherwise'], $known);
+        foreach (array_chunk($given, 2) as $pair) {
+            [$option, $number] = [$pair[0], $pair[1] ?? ''];
+            $name = str_starts_with($option, '--') ? substr($option, 2) : '';
+            if (!isset($known[$name])) {
+                throw Refusal::because('pane.argument', '', ['argument' => $option]);
+            }
+            ['least' => $least, 'most' => $most] = $known[$name];
+            if (preg_match('/^\d{1,9}$/D', $number) !== 1 || $number < $least || $number > $most) {
+                throw Refusal::because('pane.option', '', ['option' => $option, 'least' => $least, 'most' => $most]);
+            }
+            $options[$name] = (int) $number;
+        }
+
+        return $options;
     }
 
     /** @param list<string> $arguments command, `--file`, path */

@@ -28,7 +28,12 @@ final class SmilReadCommand implements FileCommand
         return ['type' => 'null', 'description' => 'Input is a SMIL document of at most 1 MB, given as --file FILE.'];
     }
 
-    public function runFile(string $bytes): array
+    public function options(): array
+    {
+        return [];
+    }
+
+    public function runFile(string $bytes, array $options): array
     {
         if (strlen($bytes) > self::MOST_BYTES) {
             throw Refusal::because('input.too_large', '', ['bytes' => strlen($bytes), 'most' => self::MOST_BYTES]);

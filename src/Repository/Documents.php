@@ -314,13 +314,13 @@ final readonly class Documents
      * @return list<array{number: int, author: string, at: string, nature: string, cancels: ?int,
      *     labels: list<array<string, mixed>>}> latest first
      */
-    public function lines(string $id, int $after = 0, int $most = 100): array
+    public function lines(string $id, int $after = 0, int $most = 100, int $before = \PHP_INT_MAX): array
     {
         $rows = $this->database->fetchAllAssociative(
             'SELECT r.number, p.name AS author, r.at, r.nature, r.cancels, r.labels FROM revision r '.
-                'JOIN person p ON p.id = r.author_id WHERE r.document_id = ? AND r.number > ? '.
+                'JOIN person p ON p.id = r.author_id WHERE r.document_id = ? AND r.number > ? AND r.number < ? '.
                 "ORDER BY r.number DESC LIMIT $most",
-            [$id, $after],
+            [$id, $after, $before],
         );
 
         return array_map(self::line(...), $rows);

@@ -7,6 +7,7 @@ namespace UpperPane\App\Repository;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Design\Starters\StartersKind;
 use UpperPane\Core\Site\SurfaceKind;
 
 /** Every kind of document there is: one line each. */
@@ -19,7 +20,7 @@ final readonly class Kinds
     public function __construct(Kind ...$more)
     {
         $kinds = [];
-        foreach ([new DesignKind(), new SurfaceKind(), ...$more] as $kind) {
+        foreach ([new DesignKind(), new SurfaceKind(), new StartersKind(), ...$more] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
         $this->kinds = $kinds;

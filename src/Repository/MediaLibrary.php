@@ -6,9 +6,11 @@ namespace UpperPane\App\Repository;
 
 use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\MediaShelf;
+use UpperPane\Core\Picture\Opening;
 
 /**
  * The Stock as plans look things up in it: facts are fetched when they are first asked for, all that are known to come
@@ -31,7 +33,7 @@ final class MediaLibrary implements MediaShelf
             $this->known += array_fill_keys($ids, null);
             foreach (
                 $this->database->fetchAllAssociative(
-                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms FROM media WHERE id IN (?)',
+                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings FROM media WHERE id IN (?)',
                     [$ids],
                     [ArrayParameterType::STRING],
                 ) as $row
@@ -48,6 +50,7 @@ final class MediaLibrary implements MediaShelf
                     (int) $row['bytes'],
                     $size,
                     $row['duration_ms'] === null ? null : (int) $row['duration_ms'],
+                    self::openings($row['openings']),
                 );
             }
         }
@@ -58,5 +61,14 @@ final class MediaLibrary implements MediaShelf
     public function find(string $id): ?MediaFacts
     {
         return $this->expect([$id])->known[$id];
+    }
+
+    /** @return list<Opening> */
+    private static function openings(?string $json): array
+    {
+        return array_map(
+            static fn (mixed $one) => Opening::parse(Input::of($one)),
+            array_values((array) json_decode($json ?? '[]', true)),
+        );
     }
 }

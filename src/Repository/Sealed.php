@@ -7,7 +7,7 @@ namespace UpperPane\App\Repository;
 use Doctrine\DBAL\Connection;
 use UpperPane\App\Adapter\Unwritten;
 use UpperPane\App\Entity\ProgrammeRow;
-use UpperPane\App\Entity\Release;
+use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\Core\Base\CanonicalJson;
 
 /**
@@ -21,9 +21,9 @@ final readonly class Sealed
     }
 
     /** @throws Unwritten when it is not what was sealed any more */
-    public function plan(Release $release): string
+    public function plan(ReleasePlan $plan): string
     {
-        return $this->text('SELECT plan FROM release_ WHERE id = ?', $release->id, $release->sha256);
+        return $this->text('SELECT plan FROM release_plan WHERE id = ?', $plan->id, $plan->sha256);
     }
 
     /** @throws Unwritten */

@@ -10,6 +10,7 @@ use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\DesignKind;
 
 /** Looks surfaces up, and the designs that are made for them. */
@@ -64,12 +65,34 @@ final readonly class Surfaces
             ->findBy(['code' => $codes, 'site' => $site], ['leftMm' => 'ASC', 'id' => 'ASC']);
     }
 
-    /** @return list<DocumentRow> the last changed first */
+    /**
+     * @param list<string> $codes
+     *
+     * @throws Refusal `surface.unknown` for one that is not at the site
+     */
+    public function demand(Site $site, array $codes, string $path): void
+    {
+        $there = array_map(static fn (SurfaceRow $row) => $row->code, $this->coded($site, $codes));
+        foreach ($codes as $index => $code) {
+            if (!in_array($code, $there, true)) {
+                throw Refusal::because('surface.unknown', "$path/$index", ['code' => $code]);
+            }
+        }
+    }
+
+    /** @return list<DocumentRow> made on it or meant for it, not archived, the last changed first */
     public function designs(SurfaceRow $surface): array
     {
+        /** @var list<DocumentRow> */
         return $this->entities
-            ->getRepository(DocumentRow::class)
-            ->findBy(['surface' => $surface, 'kind' => DesignKind::NAME], ['changedAt' => 'DESC', 'id' => 'ASC']);
+            ->createQuery(
+                'SELECT d FROM '.
+                    DocumentRow::class.
+                    ' d WHERE (d.surface = :surface OR :surface MEMBER OF d.surfaces) AND d.kind = :kind '.
+                    'AND d.archived = false ORDER BY d.changedAt DESC, d.id ASC',
+            )
+            ->setParameters(['surface' => $surface, 'kind' => DesignKind::NAME])
+            ->getResult();
     }
 
     /** A code for addresses, from a name, that no other surface or player has. */

@@ -10,6 +10,8 @@ use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Design\Scene;
+use UpperPane\Core\Design\Starters\OwnStarter;
+use UpperPane\Core\Design\Starters\OwnStarters;
 use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Placing;
@@ -26,6 +28,7 @@ use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Ground;
+use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Time\Midnights;
 
 /**
@@ -43,6 +46,7 @@ final readonly class BenchAnswer
         private LayoutAt $at,
         private SurfaceSheet $sheet,
         PlanContext $context,
+        private ?LoadedDocument $shelf = null,
     ) {
         $this->ground = self::under($sheet, $loaded->area, $at);
         $this->context = $context->on($this->ground)->seenFrom($sheet->viewingMm()[1], $sheet->surface->pitchXUm);
@@ -65,7 +69,8 @@ final readonly class BenchAnswer
             'whole' => true,
             'order' => SceneCompiler::order($placing),
             'layers' => array_map(strval(...), array_keys($placing->placed)),
-            'bench' => BenchView::of($this->at, $this->ground, $this->safe()),
+            'elsewhere' => $this->elsewhere(),
+            'bench' => BenchView::of($this->at, $this->ground, $this->safe(), $this->starters()),
             'ratio' => Ratio::of($this->at->canvas())->toArray(),
             'panels' => (object) array_map(
                 static fn (Rect $panel) => $panel->toArray(),
@@ -76,7 +81,17 @@ final readonly class BenchAnswer
             'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->ground->seams ?? []),
             'scenes' => (object) array_map($this->scene(...), $this->design->scenes),
             'findings' => $this->findings(),
+            'shelf' => $this->shelf === null
+                ? null
+                : ['document' => $this->shelf->id, 'revision' => $this->shelf->revision],
             'area' => $this->loaded->area,
+            'seen' => array_map(fn (int $mm) => [
+                'mm' => $mm,
+                'scale_ppm' => Legibility::seenPpm($this->sheet->surface->pitchXUm, $mm),
+            ], array_values(array_unique($this->sheet->viewingMm()))),
+            'um' => $this->at->turned
+                ? [$this->design->heightUm, $this->design->widthUm]
+                : [$this->design->widthUm, $this->design->heightUm],
         ] +
             $this->zones(SceneCompiler::zones($this->at, $placing, $this->context, null));
     }
@@ -95,10 +110,15 @@ final readonly class BenchAnswer
             fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen),
         );
 
+        $sameLines = $seen->guides === $this->design->guides && $seen->lattice === $this->design->lattice;
+
         return $this->head() + [
             'order' => $sameLayout ? null : SceneCompiler::order($after),
             'layers' => $sameLayout ? null : array_map(strval(...), array_keys($after->placed)),
-            'bench' => $sameLayout ? null : BenchView::of($this->at, $this->ground, $this->safe()),
+            'elsewhere' => $sameLayout ? null : $this->elsewhere(),
+            'bench' => $sameLayout && $sameLines
+                ? null
+                : BenchView::of($this->at, $this->ground, $this->safe(), $this->starters()),
             'scenes' => (object) array_map($this->scene(...), $scenes),
             'findings' => $this->findingsOf($scenes, $seen),
         ] +
@@ -145,6 +165,8 @@ final readonly class BenchAnswer
                 'turned' => $this->at->scene->turned === null ? null : $this->design->canvas->turned(90)->toArray(),
             ],
             'reflow' => $this->design->reflow->value,
+            'surfaces' => $this->design->surfaces,
+            'archived' => $this->design->archived,
             'frieze' => $this->design->order,
             'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
             'now_ms' => $this->context->fromMs,
@@ -165,9 +187,36 @@ final readonly class BenchAnswer
             'length' => $scene->length->toArray(),
             'transition' => $scene->transition->toArray(),
             'ground' => (new ItemCompiler($this->context))->compile($scene->ground, $this->design->canvas)->drawing,
+            'ground_fill' => $scene->ground->toArray(),
             'turned' => $scene->turned !== null,
             'zones' => count($scene->zones()),
         ];
+    }
+
+    /** @return array<string, OwnStarter> */
+    private function starters(): array
+    {
+        $shelf = $this->shelf?->document;
+
+        return $shelf instanceof OwnStarters ? $shelf->starters : [];
+    }
+
+    /** @return list<array{id: string, letter: string, name: string, kind: string}> zones of other scenes alone */
+    private function elsewhere(): array
+    {
+        $lines = [];
+        foreach ($this->design->zones as $id => $zone) {
+            if (!$this->at->scene->holds((string) $id)) {
+                $lines[] = [
+                    'id' => (string) $id,
+                    'letter' => $zone->letter(),
+                    'name' => $zone->name(),
+                    'kind' => $zone->fill()->kind()->value,
+                ];
+            }
+        }
+
+        return $lines;
     }
 
     /** @return array{general: list<array<string, mixed>>, scenes: object} everything, once */

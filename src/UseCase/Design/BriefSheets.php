@@ -42,10 +42,10 @@ final readonly class BriefSheets
     {
         [$loaded] = $this->desks->open($id, $person);
         $design = Planning::design($loaded);
-        $row = $this->planning->surface($loaded);
-        $sheet = $this->planning->sheet($row);
-        $plan = $this->planning->judge($loaded, $design, $row, $sheet)->plan;
-        $at = $this->clock->now()->setTimezone(new \DateTimeZone($row->site->timeZone))->format('Y-m-d H:i');
+        $stand = $this->planning->stand($loaded);
+        $sheet = $stand->sheet;
+        $plan = $this->planning->judge($design, $stand)->plan;
+        $at = $this->clock->now()->setTimezone(new \DateTimeZone($stand->site->timeZone))->format('Y-m-d H:i');
         $brief = BriefSheet::of($plan, $sheet, $design->name, $loaded->area, $loaded->revision, $at);
         $wanted = isset($plan->scenes[$scene]) ? $scene : (string) array_key_first($plan->scenes);
 

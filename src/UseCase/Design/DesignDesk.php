@@ -5,14 +5,20 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Design;
 
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Repository\DesignLines;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\References;
+use UpperPane\App\Repository\Sites;
+use UpperPane\App\Repository\StarterShelves;
+use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Site\Right;
 
 /**
@@ -25,6 +31,10 @@ final readonly class DesignDesk implements Desk
     public function __construct(
         private Planning $planning,
         private References $references,
+        private DesignLines $lines,
+        private Surfaces $surfaces,
+        private Sites $sites,
+        private StarterShelves $shelves,
         private Undoable $undoable,
     ) {
     }
@@ -47,28 +57,34 @@ final readonly class DesignDesk implements Desk
     public function follow(LoadedDocument $before, Document $after, bool $sure): void
     {
         $old = self::design($before);
-        [$gone, $come] = [MediaUse::lost($old, $after), MediaUse::lost($after, $old)];
-        foreach ($come as $media) {
+        [$gone, $added] = [MediaUse::lost($old, $after), MediaUse::lost($after, $old)];
+        foreach ($added as $media) {
             $this->references->add($before->id, $media);
         }
         foreach (array_filter($gone, static fn (string $media) => !MediaUse::mentions($after, $media)) as $media) {
             $this->references->remove($before->id, $media);
+        }
+        if ($old === $after || $old->surfaces !== $after->surfaces || $old->archived !== $after->archived) {
+            $site = $this->sites->byId($before->siteId) ?? throw Absent::named('site');
+            $come = array_values(array_diff($after->surfaces, $old->surfaces));
+            $this->surfaces->demand($site, $come, '/commands/0/surfaces');
+            $this->lines->follow($before->id, $before->siteId, $after);
         }
     }
 
     public function whole(LoadedDocument $head, Person $person, View $view): array
     {
         $this->planning->expect(self::design($head), null);
-        $surface = $this->planning->surface($head);
+        $stand = $this->planning->stand($head);
 
         return $this->answer($head, $view)->whole() + [
             'undo' => $this->undoable->describe($head, $person),
             'surface' => [
-                'code' => $surface->code,
-                'name' => $surface->name,
-                'site' => $surface->site->slug,
-                'site_name' => $surface->site->name,
-                'zone' => $surface->site->timeZone,
+                'code' => $stand->surface?->code,
+                'name' => $stand->surface?->name,
+                'site' => $stand->site->slug,
+                'site_name' => $stand->site->name,
+                'zone' => $stand->site->timeZone,
             ],
         ];
     }
@@ -81,6 +97,8 @@ final readonly class DesignDesk implements Desk
             $at->scene->id !== $seenAt->scene->id
             || $at->turned !== $seenAt->turned
             || ($view->scene !== '' && $at->scene->id !== $view->scene)
+            // Where it is made is the first surface it is meant for: that may be another now.
+            || ($head->surfaceId === null && self::design($head)->surfaces !== $seen->surfaces)
         ) {
             return $this->whole($head, $person, new View($at->scene->id, $at->turned));
         }
@@ -92,14 +110,17 @@ final readonly class DesignDesk implements Desk
 
     private function answer(LoadedDocument $head, View $view): BenchAnswer
     {
-        $surface = $this->planning->surface($head);
+        $stand = $this->planning->stand($head);
+        $at = BenchAnswer::look(self::design($head), $view);
 
         return new BenchAnswer(
             $head,
             self::design($head),
-            BenchAnswer::look(self::design($head), $view),
-            $this->planning->sheet($surface),
-            $this->planning->context($surface),
+            $at,
+            $stand->sheet,
+            $this->planning->context($stand->site),
+            // They are shown only where a layout is begun.
+            $at->tree() instanceof Pane ? $this->shelves->of($head->siteId) : null,
         );
     }
 

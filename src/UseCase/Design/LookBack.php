@@ -35,7 +35,7 @@ final readonly class LookBack
         [$head] = $this->desks->open($id, $person);
         $design = Planning::design($head);
         $then = $this->at($head, $revision);
-        $plan = $this->planning->judge($head->at($revision, $then), $then, $this->planning->surface($head))->plan;
+        $plan = $this->planning->judge($then, $this->planning->stand($head))->plan;
 
         return [
             'revision' => $revision,

@@ -32,6 +32,12 @@ final class MediaUse
         return array_values(array_unique($media));
     }
 
+    /** @return list<string> */
+    public static function of(Design $design): array
+    {
+        return self::lost($design, $design->with(['zones' => [], 'scenes' => []]));
+    }
+
     public static function mentions(Design $design, string $media): bool
     {
         foreach ($design->zones as $zone) {

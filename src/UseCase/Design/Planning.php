@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Design;
 
 use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
+use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\Core\Base\Refusal;
@@ -29,6 +31,7 @@ final readonly class Planning
     public function __construct(
         private Documents $documents,
         private Surfaces $surfaces,
+        private Sites $sites,
         private MediaLibrary $media,
         private Fonts $fonts,
         private ShiftedClock $clock,
@@ -46,10 +49,36 @@ final readonly class Planning
         return $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
     }
 
-    /** @throws Absent */
-    public function surface(LoadedDocument $design): SurfaceRow
+    /**
+     * Where a design is made: its surface, else the first of those it is meant for, else a size that none has yet.
+     *
+     * @throws Absent|Refusal
+     */
+    public function stand(LoadedDocument $loaded): Stand
     {
-        return $this->surfaces->byId((int) $design->surfaceId) ?? throw Absent::named('surface');
+        $design = self::design($loaded);
+        if ($loaded->surfaceId !== null) {
+            return $this->on($loaded, $this->surfaces->byId($loaded->surfaceId) ?? throw Absent::named('surface'));
+        }
+        $site = $this->sites->byId($loaded->siteId) ?? throw Absent::named('site');
+        $first = $design->surfaces === [] ? null : $this->surfaces->coded($site, $design->surfaces)[0] ?? null;
+
+        return $first === null
+            ? new Stand(
+                $site,
+                null,
+                SurfaceSheet::ofSize($design->canvas, $design->widthUm, $design->heightUm),
+                null,
+            )
+            : $this->on($loaded, $first);
+    }
+
+    /** On a surface: its own, with its area, or another one. */
+    public function on(LoadedDocument $loaded, SurfaceRow $row): Stand
+    {
+        $area = $row->id === $loaded->surfaceId ? $loaded->area : null;
+
+        return new Stand($row->site, $row, $this->sheet($row), $area);
     }
 
     /** @throws Refusal for a sheet that cannot be read */
@@ -66,23 +95,19 @@ final readonly class Planning
         };
     }
 
-    public function judge(
-        LoadedDocument $loaded,
-        Design $design,
-        SurfaceRow $row,
-        ?SurfaceSheet $sheet = null,
-    ): Judgement {
+    public function judge(Design $design, Stand $stand): Judgement
+    {
         $this->expect($design, null);
 
-        return Judgement::of($design, $sheet ?? $this->sheet($row), $loaded->area, $this->context($row));
+        return Judgement::of($design, $stand->sheet, $stand->area, $this->context($stand->site));
     }
 
-    public function context(SurfaceRow $row): PlanContext
+    public function context(Site $site): PlanContext
     {
         return new PlanContext(
             $this->media,
             $this->fonts,
-            new \DateTimeZone($row->site->timeZone),
+            new \DateTimeZone($site->timeZone),
             $this->clock->nowMs(),
             Rational::of(1),
         );

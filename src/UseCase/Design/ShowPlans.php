@@ -44,7 +44,7 @@ final readonly class ShowPlans
     {
         $loaded = $this->open($id, $person);
         $rows = $this->surfaces->coded(
-            $this->planning->surface($loaded)->site,
+            $this->planning->stand($loaded)->site,
             array_slice($codes, 0, self::MOST_BESIDE),
         );
 
@@ -52,7 +52,7 @@ final readonly class ShowPlans
             'plans' => array_map(
                 fn (SurfaceRow $row) => [
                     'surface' => ['code' => $row->code, 'name' => $row->name],
-                ] + self::written($this->planning->judge($loaded, Planning::design($loaded), $row)),
+                ] + self::written($this->onSurface($loaded, $row)),
                 $rows,
             ),
         ];
@@ -88,13 +88,20 @@ final readonly class ShowPlans
 
     private function judge(LoadedDocument $loaded, ?string $surface): Judgement
     {
-        $own = $this->planning->surface($loaded);
-        $row =
-            $surface === null
-                ? $own
-                : $this->surfaces->coded($own->site, [$surface])[0] ?? throw Absent::named('surface');
+        $own = $this->planning->stand($loaded);
+        if ($surface === null) {
+            return $this->planning->judge(Planning::design($loaded), $own);
+        }
 
-        return $this->planning->judge($loaded, Planning::design($loaded), $row);
+        return $this->onSurface(
+            $loaded,
+            $this->surfaces->coded($own->site, [$surface])[0] ?? throw Absent::named('surface'),
+        );
+    }
+
+    private function onSurface(LoadedDocument $loaded, SurfaceRow $row): Judgement
+    {
+        return $this->planning->judge(Planning::design($loaded), $this->planning->on($loaded, $row));
     }
 
     /** @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} */

@@ -6,11 +6,14 @@ namespace UpperPane\App\UseCase\Document;
 
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\Presence;
 
 /** A document as it is, what was done to it, and whether anything was done since someone looked. */
 final readonly class ShowDocument
 {
-    public function __construct(private Documents $documents, private Desks $desks)
+    private const PAGE = 100;
+
+    public function __construct(private Documents $documents, private Desks $desks, private Presence $presence)
     {
     }
 
@@ -22,24 +25,32 @@ final readonly class ShowDocument
         return $desk->whole($head, $person, $view) + ['between' => []];
     }
 
-    /** @return array{revision: int, revisions: list<array<string, mixed>>} the latest first */
-    public function history(string $id, Person $person): array
+    /**
+     * @return array{revision: int, revisions: list<array<string, mixed>>} a page of those before a revision, the latest
+     *     first
+     */
+    public function history(string $id, int $before, Person $person): array
     {
         [$head] = $this->desks->open($id, $person);
 
-        return ['revision' => $head->revision, 'revisions' => $this->documents->lines($id, -1)];
+        return ['revision' => $head->revision, 'revisions' => $this->documents->lines($id, -1, self::PAGE, $before)];
     }
 
     /**
-     * @return array{revision: int, revisions: list<array<string, mixed>>} only those after a revision, the latest first
+     * @param string $spot where in it the person is
+     *
+     * @return array{revision: int, revisions: list<array<string, mixed>>,
+     *     here: list<array{name: string, spot: string}>} only those after a revision, the latest first; and who else
+     *     has it open
      */
-    public function since(string $id, int $revision, Person $person): array
+    public function since(string $id, int $revision, string $spot, Person $person): array
     {
         [$head] = $this->desks->open($id, $person);
 
         return [
             'revision' => $head->revision,
             'revisions' => $revision >= $head->revision ? [] : $this->documents->lines($id, $revision),
+            'here' => $this->presence->seen($id, $person, $spot),
         ];
     }
 }

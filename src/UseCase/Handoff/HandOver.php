@@ -11,6 +11,7 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Releases;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Gate;
@@ -33,6 +34,7 @@ final readonly class HandOver
     public function __construct(
         private EntityManagerInterface $entities,
         private Players $players,
+        private Releases $releases,
         private MakeProgramme $programme,
         private PublishOrders $orders,
         private PlayerStates $states,
@@ -72,12 +74,12 @@ final readonly class HandOver
                     'what' => $current === null ? '' : "{$current->release->design->name} {$current->release->number}",
                 ]);
             }
-            if ($release->surface !== $player->surface) {
+            $plan =
+                $this->releases->planOn($release, $player->surface) ??
                 throw Conflict::because('hand_off.other_surface', [
-                    'player' => $player->name,
-                    'surface' => $release->surface->name,
+                    'player' => $player->code,
+                    'surface' => $player->surface->name,
                 ]);
-            }
             $startMs = $this->clock->nowMs() + self::LEAD_MS;
             $this->entities->persist(
                 new HandOff(
@@ -87,7 +89,7 @@ final readonly class HandOver
                     $startMs,
                     $person,
                     $this->clock->now(),
-                    ($this->programme)($player->surface, $release, $startMs),
+                    ($this->programme)($plan, $startMs),
                     $madeAs,
                 ),
             );

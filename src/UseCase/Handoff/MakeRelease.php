@@ -9,24 +9,29 @@ use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Release;
+use UpperPane\App\Entity\ReleasePlan;
+use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\Releases;
+use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Design\Planning;
+use UpperPane\App\UseCase\Design\Stand;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Player\PlayerStates;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Site\Right;
 
 /**
- * Seals a design at a revision: number, note, plan, findings, and the SHA-256 of the plan. A *stop* of the judgement
- * blocks it.
+ * Seals a design at a revision: number, note, and per surface that it is for the plan, what is found there and the
+ * plan's SHA-256. A *stop* on any of them blocks it.
  */
 final readonly class MakeRelease
 {
@@ -34,6 +39,7 @@ final readonly class MakeRelease
         private EntityManagerInterface $entities,
         private Documents $documents,
         private Releases $releases,
+        private Surfaces $surfaces,
         private Planning $planning,
         private ShiftedClock $clock,
         private Gate $gate,
@@ -48,7 +54,7 @@ final readonly class MakeRelease
      */
     public function __invoke(string $designId, Input $input, Person $person): array
     {
-        $input->keys(['revision', 'note', 'made_as']);
+        $input->keys(['revision', 'note', 'surfaces', 'made_as']);
         $note = trim($input->text('note', 500));
         $madeAs = $input->uuid('made_as');
         $release = $this->entities->wrapInTransaction(function () use ($designId, $input, $note, $madeAs, $person) {
@@ -56,7 +62,7 @@ final readonly class MakeRelease
             $known = $this->releases->madeAs($madeAs);
             if ($known !== null) {
                 // Sent again after a lost answer: it is the same one.
-                $this->gate->demand($person, Right::Release, $known->surface->site);
+                $this->gate->demand($person, Right::Release, $known->design->site);
 
                 return $known->design->id === $designId
                     ? $known
@@ -66,47 +72,82 @@ final readonly class MakeRelease
                 throw Conflict::because('release.revision', ['revision' => $loaded->revision]);
             }
 
-            return $this->sealed($loaded, $note, $madeAs, $person);
+            $own = $this->planning->stand($loaded);
+            $this->gate->demand($person, Right::Release, $own->site);
+
+            return $this->sealed($loaded, $this->stands($loaded, $own, $input), $note, $madeAs, $person);
         });
+        $plans = $this->releases->plans($release);
         $this->recorder->record($person, 'release.make', $designId, [
             'number' => $release->number,
-            'sha256' => $release->sha256,
+            'plans' => array_map(static fn (ReleasePlan $plan) => [$plan->surface->code, $plan->sha256], $plans),
         ]);
 
-        return PlayerStates::release($release) + ['findings' => $release->findings];
+        return PlayerStates::release($release) + [
+            'surfaces' => $this->releases->surfaces([$release->id])[$release->id],
+            'findings' => array_merge([], ...array_map(static fn (ReleasePlan $plan) => $plan->findings, $plans)),
+        ];
     }
 
-    private function sealed(LoadedDocument $loaded, string $note, string $madeAs, Person $person): Release
+    /**
+     * @return non-empty-list<array{SurfaceRow, Stand}> the surfaces that are named, or else all that it is meant for
+     *
+     * @throws Refusal  `surface.unknown`
+     * @throws Conflict `release.no_surface`
+     */
+    private function stands(LoadedDocument $loaded, Stand $own, Input $input): array
     {
-        $design = $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
-        $surface = $this->planning->surface($loaded);
-        $this->gate->demand($person, Right::Release, $surface->site);
-        $judgement = $this->planning->judge($loaded, $design, $surface);
-        $write = static fn (Finding $finding) => $finding->toArray();
-        if ($judgement->blocks()) {
-            throw Conflict::because(
-                'release.stopped',
-                ['count' => count($judgement->stops())],
-                ['findings' => array_map($write, $judgement->stops())],
-            );
-        }
-        $plan = $judgement->plan->toArray();
+        $named = $input->optional('surfaces') === null ? null : Design::codes($input->child('surfaces'));
+        $codes = $named ?? array_filter([$own->surface?->code, ...Planning::design($loaded)->surfaces]);
+        $named === null || $this->surfaces->demand($own->site, $named, '/surfaces');
+        $stands = array_map(
+            fn (SurfaceRow $row) => [$row, $this->planning->on($loaded, $row)],
+            $this->surfaces->coded($own->site, array_values($codes)),
+        );
+
+        return $stands === [] ? throw Conflict::because('release.no_surface') : $stands;
+    }
+
+    /** @param non-empty-list<array{SurfaceRow, Stand}> $stands */
+    private function sealed(
+        LoadedDocument $loaded,
+        array $stands,
+        string $note,
+        string $madeAs,
+        Person $person,
+    ): Release {
+        $design = Planning::design($loaded);
         $release = new Release(
             $this->entities->getReference(DocumentRow::class, $loaded->id) ?? throw Absent::named('design'),
-            $surface,
             $this->releases->next($loaded->id),
             $loaded->revision,
             $note,
             $person,
             $this->clock->now(),
             $design->toArray(),
-            $plan,
-            array_map($write, $judgement->findings),
-            CanonicalJson::sha256($plan),
-            bin2hex(random_bytes(20)),
             $madeAs,
         );
         $this->entities->persist($release);
+        $stops = [];
+        foreach ($stands as [$surface, $stand]) {
+            $judgement = $this->planning->judge($design, $stand);
+            $on = static fn (Finding $finding) => ['surface' => $surface->name] + $finding->toArray();
+            $stops = [...$stops, ...array_map($on, $judgement->stops())];
+            $plan = $judgement->plan->toArray();
+            $this->entities->persist(
+                new ReleasePlan(
+                    $release,
+                    $surface,
+                    $plan,
+                    array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
+                    CanonicalJson::sha256($plan),
+                    bin2hex(random_bytes(20)),
+                ),
+            );
+        }
+        if ($stops !== []) {
+            throw Conflict::because('release.stopped', ['count' => count($stops)], ['findings' => $stops]);
+        }
         $this->entities->flush();
 
         return $release;

@@ -6,6 +6,7 @@ namespace UpperPane\App\UseCase\Handoff;
 
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Entity\Release;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\UseCase\Absent;
@@ -39,7 +40,7 @@ final readonly class ShowHandOff
             'players' => array_map(
                 fn (Player $player) => $this->states->of($player) + [
                     'after' => $this->players->order($player)->number ?? 0,
-                    'releases' => array_map(PlayerStates::release(...), $this->releases->forSurface($player->surface)),
+                    'releases' => $this->lines($this->releases->forSurface($player->surface)),
                 ],
                 $this->players->at($site),
             ),
@@ -53,16 +54,39 @@ final readonly class ShowHandOff
 
         return [
             'revision' => $loaded->revision,
-            'releases' => array_map(PlayerStates::release(...), $this->releases->ofDesign($id)),
+            'releases' => $this->lines($this->releases->ofDesign($id)),
         ];
     }
 
-    /** @return array{plan: array<string, mixed>} as it was sealed */
-    public function plan(int $id, Person $person): array
+    /**
+     * @param string $surface the code of one it is for; its first when it is empty
+     *
+     * @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} as it was sealed
+     */
+    public function plan(int $id, string $surface, Person $person): array
     {
         $release = $this->releases->byId($id) ?? throw Absent::named('release');
-        $this->gate->demand($person, Right::See, $release->surface->site);
+        $this->gate->demand($person, Right::See, $release->design->site);
+        foreach ($this->releases->plans($release) as $plan) {
+            if ($surface === '' || $plan->surface->code === $surface) {
+                return ['plan' => $plan->plan, 'findings' => $plan->findings];
+            }
+        }
+        throw Absent::named('release');
+    }
 
-        return ['plan' => $release->plan];
+    /**
+     * @param list<Release> $releases
+     *
+     * @return list<array<string, mixed>> each with the surfaces it is for
+     */
+    private function lines(array $releases): array
+    {
+        $surfaces = $this->releases->surfaces(array_map(static fn (Release $release) => $release->id, $releases));
+
+        return array_map(
+            static fn (Release $release) => PlayerStates::release($release) + ['surfaces' => $surfaces[$release->id]],
+            $releases,
+        );
     }
 }

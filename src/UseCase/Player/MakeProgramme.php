@@ -7,8 +7,7 @@ namespace UpperPane\App\UseCase\Player;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\ProgrammeRow;
-use UpperPane\App\Entity\Release;
-use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Programmes;
 use UpperPane\Core\Plan\Programme;
 
@@ -24,8 +23,9 @@ final readonly class MakeProgramme
     ) {
     }
 
-    public function __invoke(SurfaceRow $surface, Release $release, int $startMs): ProgrammeRow
+    public function __invoke(ReleasePlan $plan, int $startMs): ProgrammeRow
     {
+        [$release, $surface] = [$plan->release, $plan->surface];
         $programme = Programme::ofRelease(
             $surface->code,
             $this->programmes->next($surface),
@@ -33,8 +33,8 @@ final readonly class MakeProgramme
                 'release' => $release->id,
                 'number' => $release->number,
                 'name' => $release->design->name,
-                'sha256' => $release->sha256,
-                'base' => "/released/{$release->folder}/",
+                'sha256' => $plan->sha256,
+                'base' => "/released/{$plan->folder}/",
             ],
             $startMs,
         );

@@ -12,8 +12,9 @@ use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Releases;
+use UpperPane\App\Repository\Surfaces;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Handoff\PlayerState;
 
 /** What players should show, say they show, and could show. */
@@ -22,6 +23,8 @@ final readonly class PlayerStates
     public function __construct(
         private EntityManagerInterface $entities,
         private Players $players,
+        private Surfaces $surfaces,
+        private Releases $releases,
         private ShiftedClock $clock,
     ) {
     }
@@ -130,23 +133,20 @@ final readonly class PlayerStates
     /** @return list<array<string, mixed>> designs of the surface whose latest revision is in no release */
     private function unreleased(Player $player): array
     {
-        /** @var list<array{id: string, name: string, revision: int, released: ?int}> $rows */
-        $rows = $this->entities
-            ->createQuery(
-                'SELECT d.id, d.name, d.revision, (SELECT MAX(r.revision) FROM '.
-                    Release::class.
-                    ' r WHERE r.design = d) AS released FROM '.
-                    DocumentRow::class.
-                    ' d WHERE d.surface = :surface AND d.kind = :kind',
-            )
-            ->setParameters(['surface' => $player->surface, 'kind' => DesignKind::NAME])
-            ->getArrayResult();
+        $released = $this->releases->latestRevisions($player->surface);
+        $newer = array_filter(
+            $this->surfaces->designs($player->surface),
+            static fn (DocumentRow $design) => ($released[$design->id] ?? -1) < $design->revision,
+        );
 
-        return array_values(
-            array_filter(
-                $rows,
-                static fn (array $row) => $row['released'] === null || (int) $row['released'] < $row['revision'],
-            ),
+        return array_map(
+            static fn (DocumentRow $design) => [
+                'id' => $design->id,
+                'name' => $design->name,
+                'revision' => $design->revision,
+                'released' => $released[$design->id] ?? null,
+            ],
+            array_values($newer),
         );
     }
 }

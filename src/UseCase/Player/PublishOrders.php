@@ -9,7 +9,9 @@ use UpperPane\App\Adapter\Published;
 use UpperPane\App\Adapter\Unwritten;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Sealed;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Plan\DataSheet;
@@ -27,6 +29,7 @@ final readonly class PublishOrders
         private EntityManagerInterface $entities,
         private Players $players,
         private Published $published,
+        private Releases $releases,
         private Sealed $sealed,
         private MakeProgramme $programme,
     ) {
@@ -56,7 +59,7 @@ final readonly class PublishOrders
         if ($order !== null && $order->programme === null) {
             // Handed off before there were programmes.
             $order->programme = $this->entities->wrapInTransaction(
-                fn () => ($this->programme)($player->surface, $order->release, $order->startMs),
+                fn () => ($this->programme)($this->plan($order), $order->startMs),
             );
             $this->entities->flush();
         }
@@ -79,14 +82,14 @@ final readonly class PublishOrders
     /** @throws Unwritten */
     private function pack(HandOff $order): void
     {
-        $release = $order->release;
+        $plan = $this->plan($order);
         $this->published->pack(
-            $release->folder,
+            $plan->folder,
             [
                 'sheet.json' => CanonicalJson::encode(DataSheet::none()->toArray()),
-                'plan.json' => $this->sealed->plan($release),
+                'plan.json' => $this->sealed->plan($plan),
             ],
-            $release->plan['media'],
+            $plan->plan['media'],
         );
         if ($order->programme !== null) {
             $this->published->pack(
@@ -95,5 +98,11 @@ final readonly class PublishOrders
                 [],
             );
         }
+    }
+
+    private function plan(HandOff $order): ReleasePlan
+    {
+        return $this->releases->planOn($order->release, $order->player->surface) ??
+            throw new \LogicException('What was handed off is for the surface.');
     }
 }

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Releases;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\Proof;
@@ -20,6 +21,7 @@ final readonly class TakeProof
         private EntityManagerInterface $entities,
         private PairPlayer $pairing,
         private Players $players,
+        private Releases $releases,
         private ShiftedClock $clock,
     ) {
     }
@@ -36,10 +38,11 @@ final readonly class TakeProof
         $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
         $row->receivedMs = $this->clock->nowMs();
         $row->report = $proof->toArray();
+        $plan = $order === null ? null : $this->releases->planOn($order->release, $player->surface);
         $expectation =
-            $order === null
+            $order === null || $plan === null
                 ? null
-                : new Expectation($order->release->id, ReleasedPlan::read($order->release->plan), $order->startMs);
+                : new Expectation($order->release->id, ReleasedPlan::read($plan->plan), $order->startMs);
         $row->differences =
             $expectation === null || $proof->release !== $order?->release->id ? [] : $expectation->differences($proof);
         $row->proven = $expectation?->proves($proof) ?? false;

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\MediaFiles;
+use UpperPane\App\Adapter\MediaProbe;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
@@ -27,9 +28,25 @@ final readonly class AddMedia
     public const KINDS = [
         'image/jpeg' => 'JPEG',
         'image/png' => 'PNG',
+        'image/apng' => 'APNG',
         'image/webp' => 'WebP',
+        'image/gif' => 'GIF',
+        'image/tiff' => 'TIFF',
+        'image/bmp' => 'BMP',
+        'image/heic' => 'HEIC',
+        'image/heif' => 'HEIF',
+        'image/avif' => 'AVIF',
+        'image/svg+xml' => 'SVG',
+        'application/pdf' => 'PDF',
         'video/mp4' => 'MP4',
         'video/webm' => 'WebM',
+        'video/quicktime' => 'MOV',
+        'video/x-m4v' => 'M4V',
+        'video/3gpp' => '3GP',
+        'video/x-matroska' => 'MKV',
+        'video/x-msvideo' => 'AVI',
+        'video/mpeg' => 'MPEG',
+        'video/mp2t' => 'TS',
     ];
 
     public function __construct(
@@ -58,7 +75,7 @@ final readonly class AddMedia
         if ($bytes === 0) {
             throw Refusal::because('stock.empty', '/file', ['name' => $name]);
         }
-        $mime = (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
+        $mime = self::kind($path);
         if (!isset(self::KINDS[$mime])) {
             throw Refusal::because('stock.type', '/file', [
                 'name' => $name,
@@ -73,6 +90,14 @@ final readonly class AddMedia
         );
     }
 
+    /** By the first bytes; a PNG that moves is told apart, because it is read by another reader. */
+    private static function kind(string $path): string
+    {
+        $mime = (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
+
+        return $mime === 'image/png' && MediaProbe::isMovingPng($path) ? 'image/apng' : $mime;
+    }
+
     /** @return array<string, mixed> */
     private function add(
         Site $site,
@@ -85,7 +110,9 @@ final readonly class AddMedia
     ): array {
         // One after another, so that the same file sent twelve times at once is one medium.
         $this->sites->lock($site);
-        $known = $this->entities->getRepository(Media::class)->findOneBy(['sha256' => $sha256, 'site' => $site]);
+        $library = $this->entities->getRepository(Media::class);
+        $known = $library->findOneBy(['sha256' => $sha256, 'site' => $site])
+            ?? $library->findOneBy(['originalSha256' => $sha256, 'site' => $site]);
         if ($known !== null && $known->state !== Media::FAILED) {
             return StockList::line($known, 0) + ['already' => true];
         }

@@ -69,6 +69,11 @@ final readonly class StockList
             'size' => $size?->toArray(),
             'ratio' => $size === null ? null : Ratio::of($size)->toArray(),
             'duration_ms' => $media->durationMs,
+            'original' => $media->original,
+            'earlier' => array_map(
+                static fn (array $one) => array_intersect_key($one, array_flip(['sha256', 'name', 'until', 'by'])),
+                $media->earlier,
+            ),
         ];
     }
 }

@@ -72,8 +72,9 @@ final readonly class ShowEffects
             if ($loaded === null || !($document instanceof Design)) {
                 throw Absent::named('design');
             }
-            $was = self::rects($this->planning->judge($loaded, $document, $row, $before));
-            $judgement = $this->planning->judge($loaded, $document, $row, $after);
+            $stand = $this->planning->on($loaded, $row);
+            $was = self::rects($this->planning->judge($document, $stand->with($before)));
+            $judgement = $this->planning->judge($document, $stand->with($after));
         } catch (Refusal $damage) {
             $finding = Finding::of($damage->refusalCode, Severity::Stop, $damage->path, $damage->params);
 

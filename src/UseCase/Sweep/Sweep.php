@@ -34,7 +34,7 @@ final readonly class Sweep
     public function __invoke(bool $dry): array
     {
         return [
-            'packs' => $this->published('released', $this->column('SELECT folder FROM release_ UNION SELECT folder FROM programme'), $dry),
+            'packs' => $this->published('released', $this->column('SELECT folder FROM release_plan UNION SELECT folder FROM programme'), $dry),
             'orders' => $this->published('orders', array_map(
                 static fn (string $key) => "$key.json",
                 $this->column('SELECT orders_key FROM player'),
@@ -44,6 +44,7 @@ final readonly class Sweep
             'sessions' => $this->rows('session', 'sess_lifetime < ?', time(), $dry),
             'attempts' => $this->rows('sign_in_attempt', 'at_ms < ?', 1000 * time() - Patience::WINDOW_MS, $dry),
             'codes' => $this->rows('knock', 'until_ms < ?', 1000 * time(), $dry),
+            'presence' => $this->rows('presence', 'at_ms < ?', 1000 * (time() - self::YOUNG_S), $dry),
             'browsers' => $this->rows('known_browser', 'seen_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),
         ];
@@ -82,8 +83,13 @@ final readonly class Sweep
     /** @return array{count: int, bytes: int} */
     private function media(bool $dry): array
     {
-        $kept = array_flip($this->column('SELECT sha256 FROM media'));
-        foreach ($this->column("SELECT JSON_EXTRACT(plan, '$.media[*].sha256') FROM release_") as $list) {
+        $kept = array_flip($this->column(
+            'SELECT sha256 FROM media UNION SELECT original_sha256 FROM media WHERE original_sha256 IS NOT NULL',
+        ));
+        foreach ($this->column("SELECT JSON_EXTRACT(earlier, '$[*].sha256', '$[*].originalSha256') FROM media") as $list) {
+            $kept += array_flip(array_filter((array) json_decode($list), is_string(...)));
+        }
+        foreach ($this->column("SELECT JSON_EXTRACT(plan, '$.media[*].sha256') FROM release_plan") as $list) {
             $kept += array_flip((array) json_decode($list));
         }
         $count = $bytes = 0;

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\Adapter;
+
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Picture\Playable;
+
+/**
+ * Makes of what players cannot show something that they can: a picture in sRGB, a video at a constant rate.
+ *
+ * @phpstan-import-type Facts from MediaProbe
+ */
+final readonly class MediaConverter
+{
+    private const MOST_SECONDS = 7200;
+    private const MOST_BYTES = 8 << 30;
+    private const SRGB = '/usr/share/color/icc/sRGB.icc';
+
+    public function __construct(private OutsideProgram $program)
+    {
+    }
+
+    /**
+     * @param string $to    an empty file, open to the program's user
+     * @param Facts  $facts of what it is made from
+     *
+     * @return string what it is now
+     *
+     * @throws Refusal `stock.not_converted`
+     */
+    public function convert(string $from, string $mime, string $to, array $facts): string
+    {
+        $made = $facts['duration_ms'] === null
+            ? $this->picture($from, $mime, $to, $facts['alpha'], $facts['profiled'])
+            : $this->video($from, $mime, $to, $facts);
+        clearstatcache(true, $to);
+
+        return filesize($to) > 0 ? $made : throw Refusal::because('stock.not_converted', '/file');
+    }
+
+    private function picture(string $from, string $mime, string $to, bool $alpha, bool $profiled): string
+    {
+        $form = $alpha || in_array($mime, ['image/png', 'image/gif', 'image/bmp'], true) ? 'png' : 'jpeg';
+        $this->program->output(
+            [
+                'convert-im6.q16',
+                MediaProbe::CODERS[$mime].":{$from}[0]",
+                '-auto-orient',
+                // A file that does not say what its numbers mean is taken as the program takes it.
+                ...$profiled ? ['-profile', self::SRGB] : ['-colorspace', 'sRGB'],
+                '-depth',
+                '8',
+                '-quality',
+                $form === 'jpeg' ? '92' : '75',
+                "$form:$to",
+            ],
+            self::MOST_SECONDS,
+            fileBytes: self::MOST_BYTES,
+        ) ?? throw Refusal::because('stock.not_converted', '/file');
+
+        return "image/$form";
+    }
+
+    /**
+     * Turned upright and with square px by ffmpeg itself; sides made even, as the codecs want them.
+     *
+     * @param Facts $facts
+     */
+    private function video(string $from, string $mime, string $to, array $facts): string
+    {
+        $rate = Playable::constantRate($facts['rate']);
+        $filters = [
+            ...in_array('interlaced', $facts['why'], true) ? ['yadif'] : [],
+            'scale=trunc(iw*sar/2)*2:trunc(ih/2)*2',
+            'setsar=1',
+            "fps=$rate",
+            'format='.($facts['alpha'] ? 'yuva420p' : 'yuv420p'),
+        ];
+        $encoding = $facts['alpha']
+            ? ['-c:v', 'libvpx-vp9', '-crf', '24', '-b:v', '0', '-row-mt', '1', '-c:a', 'libopus', '-f', 'webm']
+            : [
+                ...['-c:v', 'libx264', '-preset', 'veryfast', '-crf', '19', '-movflags', '+faststart'],
+                ...['-c:a', 'aac', '-b:a', '160k', '-f', 'mp4'],
+            ];
+        $this->program->output(
+            [
+                ...['ffmpeg', '-nostdin', '-threads', '2'],
+                ...MediaProbe::reading($from, $mime),
+                ...['-map', '0:v:0', '-map', '0:a:0?', '-ac', '2', '-vf', implode(',', $filters)],
+                ...['-g', '50', '-map_metadata', '-1', '-y', ...$encoding, "file:$to"],
+            ],
+            self::MOST_SECONDS,
+            fileBytes: self::MOST_BYTES,
+        ) ?? throw Refusal::because('stock.not_converted', '/file');
+
+        return $facts['alpha'] ? 'video/webm' : 'video/mp4';
+    }
+}
