@@ -11,5 +11,8 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import { i18n } from './i18n'
 import { router } from './router'
+import { followNight } from './ui/night'
+
+followNight()
 
 createApp(App).use(createPinia()).use(router).use(i18n).mount('#app')

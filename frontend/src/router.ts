@@ -2,7 +2,7 @@ import { createRouter, createWebHistory, type RouteLocationNormalized, type Rout
 import { useSession } from './session/session'
 
 /** Addresses begin with the site. Those without one lead to the first site that is theirs. */
-const PLACES = ['elevation', 'bench', 'stock', 'hand-off']
+const PLACES = ['elevation', 'designs', 'bench', 'stock', 'hand-off']
 const atHome = (to: RouteLocationNormalized): RouteLocationRaw => {
   const slug = useSession().slug
   return { path: `/${slug}${to.path === '/' ? '/elevation' : to.path}`, query: to.query }
@@ -30,6 +30,7 @@ export const router = createRouter({
       component: () => import('./elevation/ElevationPlace.vue'),
     },
     { path: '/:site/bench/:design?', name: 'bench', component: () => import('./bench/BenchPlace.vue') },
+    { path: '/:site/designs', name: 'designs', component: () => import('./designs/DesignsPlace.vue') },
     { path: '/:site/stock', name: 'stock', component: () => import('./stock/StockPlace.vue') },
     { path: '/:site/hand-off', name: 'hand-off', component: () => import('./handoff/HandoffPlace.vue') },
     { path: '/:rest(.*)*', name: 'nowhere', component: () => import('./session/SignIn.vue') },

@@ -1,6 +1,7 @@
 /** What the server's answers about surfaces look like. */
 import type { Plan, Rect, Ratio } from '../plan/types'
-import type { DocumentAnswer, Finding, PlayerState } from './types'
+import type { PlayerState } from './handoff'
+import type { DocumentAnswer, Finding } from './types'
 
 export type Pair = [number, number]
 export interface PanelShape {

@@ -1,6 +1,9 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
 import type { FloatPlace, Starter } from './floats'
 import type { Drawing, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
+import type { ColourFill, Fill, PictureFill } from './fills'
+
+export * from './fills'
 
 export interface Problem {
   title: string
@@ -23,6 +26,8 @@ export interface Finding {
   params: Record<string, string>
   message: string
   mend: string
+  /** Its name, where findings of several stand together. */
+  surface?: string
 }
 
 /** What a batch did: a code of the catalogue and its parameters. */
@@ -61,65 +66,6 @@ export type Versions =
     }
 export type ZoneVersion = ZoneDocument & { rect: Rect | null }
 
-export interface TextStyle {
-  font: string
-  weight: number
-  size: number
-  min_size: number
-  mode: 'as_set' | 'wrap' | 'shrink' | 'wrap_shrink' | 'ellipsis'
-  line_height: number
-  colour: string
-  ground: string
-  align: 'left' | 'centre' | 'right'
-  valign: 'top' | 'middle' | 'bottom'
-  padding: number
-}
-
-export type FitMode = 'contain' | 'cover' | 'stretch' | 'none'
-export interface EmptyFill {
-  kind: 'empty'
-}
-export interface ColourFill {
-  kind: 'colour'
-  colour: string
-}
-/** Faces are marked in ppm of the picture. */
-interface MediaLook {
-  media: string
-  fit: FitMode
-  focus: [number, number]
-  ground: string
-  faces?: Rect[]
-}
-export interface PictureFill extends MediaLook {
-  kind: 'picture'
-}
-export interface VideoFill extends MediaLook {
-  kind: 'video'
-  sound: boolean
-}
-export interface TextFill extends TextStyle {
-  kind: 'text'
-  text: string
-}
-export interface ClockFill extends TextStyle {
-  kind: 'clock'
-  pattern: string
-}
-export interface Entry {
-  id: string
-  fill: Fill
-  duration_ms: number | null
-  enabled: boolean
-  transition: { kind: 'cut' | 'fade'; ms: number }
-}
-export interface PlaylistFill {
-  kind: 'playlist'
-  entries: Entry[]
-}
-export type MediaFill = PictureFill | VideoFill
-export type Fill = EmptyFill | ColourFill | MediaFill | TextFill | ClockFill | PlaylistFill
-
 export interface ZoneDocument {
   letter: string
   name: string
@@ -153,6 +99,8 @@ export interface BenchPart {
   /** As written, and the px it comes to. */
   size: string
   px: number
+  /** It keeps its px. */
+  locked: boolean
   split: string
   axis: 'x' | 'y'
   gutter: number
@@ -165,6 +113,9 @@ export interface BenchView {
   snaps: Record<'x' | 'y', SnapLine[]>
   parts: Record<string, BenchPart>
   floats: Record<string, FloatPlace>
+  guides: { id: string; axis: 'x' | 'y'; at: number }[]
+  /** Where the cells of the lattice begin and end. */
+  lattice: Record<'x' | 'y', number[]> | null
   /** Glazings to begin with, while the layout is one pane. */
   starters: Starter[]
   root: Halves
@@ -188,6 +139,8 @@ export interface SceneLine {
   length: SceneLength
   transition: { kind: 'cut' | 'fade'; ms: number }
   ground: Drawing
+  /** What the ground is, as it is set. */
+  ground_fill: ColourFill | PictureFill
   turned: boolean
   zones: number
 }
@@ -219,6 +172,8 @@ export interface DesignAnswer extends DocumentAnswer {
   order: string[] | null
   layers: string[] | null
   bench: BenchView | null
+  /** Zones that stand only in other scenes; null: as it was. */
+  elsewhere: { id: string; letter: string; name: string; kind: Fill['kind'] }[] | null
   zones: Record<string, ZonePlan>
   documents: Record<string, ZoneDocument>
   findings: { general: Finding[]; scenes: Record<string, SceneFindings> }
@@ -229,8 +184,18 @@ export interface DesignAnswer extends DocumentAnswer {
   area?: string | null
   /** What lies inside the surface's safe area; null when none is set or the canvas is another. */
   safe?: Rect | null
-  surface?: { code: string; name: string; site: string; site_name: string; zone: string }
+  /** Code and name are null while it is for a size that no surface has yet. */
+  surface?: { code: string | null; name: string | null; site: string; site_name: string; zone: string }
+  /** Codes of the surfaces it is meant for beside that one. */
+  surfaces: string[]
+  archived: boolean
   ratio?: Ratio
+  /** The site's own starters as a document; null while there are none. */
+  shelf?: { document: string; revision: number } | null
+  /** From where people look, and how large a px is drawn so that it takes up the angle it has from there. */
+  seen?: { mm: number; scale_ppm: number }[]
+  /** Size of the canvas in µm. */
+  um?: [number, number]
 }
 
 export interface MediaLine {
@@ -247,45 +212,11 @@ export interface MediaLine {
   size: [number, number] | null
   ratio: Ratio | null
   duration_ms: number | null
+  /** What was uploaded, where something else was made of it. */
+  original: { mime: string; bytes: number; codec: string; why: string[] } | null
+  /** What it was before it was replaced, latest first. */
+  earlier: { sha256: string; name: string; until: string; by: string }[]
   already?: boolean
-}
-
-export type PlayerState = 'empty' | 'waiting' | 'proven' | 'different' | 'silent'
-
-export interface ReleaseLine {
-  release: number
-  number: number
-  design: string
-  name: string
-  revision: number
-  note: string
-  author: string
-  at: string
-}
-
-export interface PlayerLine {
-  code: string
-  name: string
-  surface: { code: string; name: string }
-  paired: boolean
-  /** Why its files are not there yet. */
-  waits: { message: string; mend: string } | null
-  state: PlayerState
-  after: number
-  ordered: (ReleaseLine & { start_ms: number; by: string }) | null
-  /** What rolling back would bring. */
-  before: ReleaseLine | null
-  shows: {
-    release: number
-    received_ms: number
-    proven: boolean
-    differences: string[]
-    zones: Record<string, string | null>
-    offset_ms: number
-    stepped: boolean
-  } | null
-  unreleased: { id: string; name: string; revision: number; released: number | null }[]
-  releases: ReleaseLine[]
 }
 
 export type Role = 'designer' | 'editor' | 'operator' | 'technician' | 'administrator'

@@ -34,6 +34,11 @@ const options = computed(() =>
 )
 const align = (edge: Edge): void => void floats.align(zones.value, edge, frames.value[frame.value] ?? null)
 const like = computed(() => zones.value.at(-1) ?? '')
+/** The group that all of them are of. */
+const group = computed(() => {
+  const groups = new Set(zones.value.map((zone) => design.bench.floats[zone]?.group ?? null))
+  return groups.size === 1 ? [...groups][0]! : null
+})
 </script>
 
 <template>
@@ -55,6 +60,20 @@ const like = computed(() => zones.value.at(-1) ?? '')
       <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.match(zones, like, 'both')">
         {{ t('arrange.match', { letter: design.zones[like]?.letter ?? '' }) }}
       </button>
+      <button
+        v-if="group === null"
+        type="button"
+        class="btn btn-sm btn-outline-dark"
+        @click="floats.traits(zones, { group: design.fresh('p') })">
+        {{ t('arrange.group') }}
+      </button>
     </div>
+    <button
+      v-if="group !== null"
+      type="button"
+      class="btn btn-sm btn-outline-dark"
+      @click="floats.traits(floats.family(like), { group: null })">
+      {{ t('arrange.ungroup') }}
+    </button>
   </section>
 </template>

@@ -25,16 +25,24 @@ const words = computed(() => {
   if (design.state === 'signed-out') return t('bench.signed-out', { count: design.waiting })
   return design.state === 'saving' ? t('bench.saving') : t('bench.saved')
 })
+/** With the letter of the zone that each has chosen. */
+const alsoHere = computed(() =>
+  design.here.map((one) => (design.zones[one.spot] ? `${one.name} (${design.zones[one.spot]!.letter})` : one.name)).join(', '),
+)
 const site = computed(() => design.answer?.surface?.site)
+const others = computed(() => design.answer?.surfaces.filter((code) => code !== design.answer?.surface?.code).length ?? 0)
 </script>
 
 <template>
   <div class="bench-bar">
+    <RouterLink v-b-tooltip="t('designs.hint')" class="plain" :to="{ name: 'designs' }">{{ t('designs.title') }}</RouterLink>
     <DesignName :editable="canEdit" />
     <button v-b-tooltip="t('bench.other-hint')" type="button" class="plain bench-surface" @click="emit('aside', 'other')">
-      {{ listed(design.answer?.surface?.name, design.answer?.area) }}
+      {{ design.answer?.surface?.name ? listed(design.answer.surface.name, design.answer.area) : t('designs.nowhere') }}
+      <template v-if="others">{{ t('designs.and-more', { count: others }) }}</template>
     </button>
     <span class="spring" />
+    <span v-if="design.here.length" class="here" role="status">{{ t('bench.here', { who: alsoHere }) }}</span>
     <span class="save-word" :class="design.state" role="status">
       {{ words }}
       <button
@@ -66,5 +74,5 @@ const site = computed(() => design.answer?.surface?.site)
     </template>
     <ReleaseSheet v-if="releasing" @close="releasing = false" />
   </div>
-  <SceneFrieze @open="(scene, layout) => emit('open', scene, layout)" />
+  <SceneFrieze @open="(scene, layout) => emit('open', scene, layout)" @particulars="emit('aside', 'scene')" />
 </template>

@@ -10,15 +10,22 @@ import { useSession } from '../session/session'
 import SeamLines from '../ui/SeamLines.vue'
 import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
+import { useDrawing } from './drawing'
+import PreviewAlone from './PreviewAlone.vue'
 import type { FloatDrag } from './useFloatDrag'
 import FloatLayer from './FloatLayer.vue'
+import GuideLayer from './GuideLayer.vue'
+import LatticeLayer from './LatticeLayer.vue'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
 import PanelNames from './PanelNames.vue'
+import TextInPlace from './TextInPlace.vue'
 import { useMullionDrag } from './useMullionDrag'
+import { useLattice } from './useLattice'
 import { usePasteboard } from './usePasteboard'
 import { useSceneStage } from './useSceneStage'
 import { useView } from './useView'
+import { useWriting } from './useWriting'
 
 /** While a round of several scenes plays, its whole plan is drawn and nothing can be handled. */
 const props = defineProps<{ round: Plan | null; playing: boolean }>()
@@ -31,7 +38,10 @@ const floating = useTemplateRef<InstanceType<typeof FloatLayer>>('floating')
 const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
 const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, number]))
 const editable = computed(() => session.may('design', design.answer?.surface?.site) && props.round === null)
-const { scale, left, top, trueSize, ready } = useView(room, () => canvas.value)
+const { scale, left, top, view, wheel, pan, ready } = useView(room, () => canvas.value)
+const drawing = useDrawing()
+const lattice = useLattice()
+const { writing, begin, beginAt, end } = useWriting(() => editable.value)
 const mullions = useMullionDrag(
   () => design.bench,
   () => scale.value,
@@ -70,7 +80,7 @@ async function show(): Promise<void> {
 function draw(tMs: number, running: boolean): void {
   stage?.at(tMs, clockBase + tMs, running)
 }
-defineExpose({ draw, scale, trueSize })
+defineExpose({ draw })
 
 /** So many zones can follow a dragged mullion without falling behind the pointer; beyond, the line and its numbers move alone. */
 const MOST_FOLLOWING = 100
@@ -108,15 +118,40 @@ function hold(drag: FloatDrag | null, before: FloatDrag | null): void {
   }
 }
 
+/** Space held moves the sheet by hand; pressed and let go it plays. */
+const held = ref(false)
+function press(event: PointerEvent): void {
+  if (event.button === 1) pan(event)
+  else if (held.value && event.button === 0) {
+    // Held for the hand, it does not play when it is let go.
+    pan(event)
+    held.value = false
+  }
+}
+function letGo(event: KeyboardEvent): void {
+  if (event.key !== ' ') return
+  if (held.value) emit('play')
+  held.value = false
+  event.preventDefault()
+}
 function keys(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return
   const acts: Record<string, () => void> = {
-    ' ': () => emit('play'),
+    ' ': () => (held.value = true),
     ',': () => emit('step', -1000),
     '.': () => emit('step', 1000),
-    '0': () => (trueSize.value = false),
-    '1': () => (trueSize.value = true),
-    ...(editable.value ? { f: () => (design.tool = 'empty'), t: () => (design.tool = 'text'), v: () => (design.tool = null) } : {}),
+    '0': view.fit,
+    '1': view.actual,
+    '2': () => design.zone && view.around(design.zone.rect),
+    ...(editable.value
+      ? {
+          F2: () => void begin(design.selected),
+          g: () => void lattice.toggle(),
+          f: () => (design.tool = 'empty'),
+          t: () => (design.tool = 'text'),
+          v: () => (design.tool = null),
+        }
+      : {}),
   }
   const act = event.ctrlKey || event.metaKey || event.altKey ? undefined : acts[event.key]
   if (!act) return
@@ -126,9 +161,18 @@ function keys(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="room" class="canvas-room" role="group" :aria-label="t('bench.canvas')" @keydown="keys">
+  <div
+    ref="room"
+    class="canvas-room"
+    role="group"
+    :aria-label="t('bench.canvas')"
+    @keydown="keys"
+    @keyup="letGo"
+    @wheel="wheel"
+    @pointerdown.capture="press">
     <div
       class="canvas-sheet"
+      @dblclick="beginAt"
       :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
       <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})`, '--scale': scale }" aria-hidden="true" />
       <template v-if="ready">
@@ -143,10 +187,20 @@ function keys(event: KeyboardEvent): void {
             :quiet="playing" />
           <MullionHandles :scale="scale" :drag="mullions.drag.value" :editable="editable" @start="mullions.start" @nudge="mullions.nudge" />
           <FloatLayer ref="floating" :scale="scale" :editable="editable" :quiet="playing" @drag="hold" />
+          <GuideLayer v-if="!playing" :scale="scale" :editable="editable" />
+          <LatticeLayer v-if="drawing.carving && editable && !playing" :scale="scale" />
           <DimensionLines :scale="scale" :drag="mullions.drag.value" />
+          <TextInPlace
+            v-if="writing && !playing"
+            :key="writing.plan.id"
+            :plan="writing.plan"
+            :fill="writing.fill"
+            :scale="scale"
+            @done="end" />
         </template>
       </template>
     </div>
+    <PreviewAlone v-if="drawing.alone" @close="drawing.alone = false" />
     <p v-if="pasted" class="refusal paste-refusal" role="alert">
       {{ t(`float.paste-${pasted}`) }}
       <button type="button" class="plain" @click="pasted = null">{{ t('close') }}</button>

@@ -8,10 +8,12 @@ import PlaceTabs from '../ui/PlaceTabs.vue'
 import ThingColumn from '../ui/ThingColumn.vue'
 import type { Aside, Face } from './column'
 import { useDesign } from './design'
+import DrawingFields from './DrawingFields.vue'
 import FindingList from './FindingList.vue'
 import OtherSurfaces from './OtherSurfaces.vue'
 import ParticularsPanel from './ParticularsPanel.vue'
 import PastSheet from './PastSheet.vue'
+import SceneFields from './SceneFields.vue'
 import SheetLinks from './SheetLinks.vue'
 import StockShelf from './StockShelf.vue'
 
@@ -69,6 +71,8 @@ watch(aside, async (opened, before) => {
       <FindingList v-if="aside === 'preflight'" @lead="lead" />
       <OtherSurfaces v-else-if="aside === 'other'" :codes="beside" :t-ms="tMs" @toggle="(codes, on) => emit('beside', codes, on)" />
       <SheetLinks v-else-if="aside === 'sheets'" />
+      <DrawingFields v-else-if="aside === 'drawing'" />
+      <SceneFields v-else-if="aside === 'scene'" />
       <PastSheet v-else-if="aside === 'history' && past !== null" :revision="past" @away="past = null" />
       <HistoryList
         v-else-if="aside === 'history'"

@@ -28,7 +28,8 @@ const refusal = computed(() =>
     ? null
     : design.refusal,
 )
-const besideField = (path: string): boolean => /\/(size|gutter|min_size|padding|duration_ms|turn|(size|offset)\/[01])$/.test(path)
+const besideField = (path: string): boolean =>
+  /\/(size|gutter|min_size|padding|duration_ms|turn|spacing|px|x|y|blur|radius|angle|speed|(size|offset|trim)\/[01])$/.test(path)
 </script>
 
 <template>

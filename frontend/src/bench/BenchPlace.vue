@@ -19,11 +19,13 @@ import BesideSheets from './BesideSheets.vue'
 import type { Aside, Face } from './column'
 import { useDesign } from './design'
 import MissingZones from './MissingZones.vue'
+import PutNotes from './PutNotes.vue'
 import { carried } from './stockDrag'
 import TimeRail from './TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
 import { useBeside } from './useBeside'
 import { usePlayhead } from './usePlayhead'
+import { usePut } from './usePut'
 import { useRoundPlay } from './useRoundPlay'
 
 const { t } = useI18n()
@@ -92,13 +94,10 @@ async function openLayout(scene: string, layout: 'own' | 'turned'): Promise<void
   const start = round.startOf(scene)
   if (start !== null && round.many.value) playhead.seek(start)
 }
-/** Dropped on a playlist a medium becomes its last entry; on anything else it becomes the fill. */
-function put(zone: string, media: MediaLine): void {
-  const fill = design.documents[zone]?.fill
-  design.selected = zone
-  face.value = 'particulars'
-  if (fill?.kind === 'playlist') design.beginEntry(zone, media.kind, { media: media.id })
-  else void design.beginFill(zone, media.kind, media.id)
+const { put, putFiles, over, inTurn, dismiss, sending } = usePut()
+function putAndShow(zone: string, media: MediaLine): void {
+  if (design.documents[zone]?.fill.kind !== 'playlist') face.value = 'particulars'
+  put(zone, media)
 }
 /** Escape goes back to the face of the column; a field's own Escape stays the field's. */
 function back(event: KeyboardEvent): void {
@@ -114,8 +113,9 @@ onMounted(() => void stock.load())
     <section class="bench-work">
       <BenchBar @open="openLayout" @aside="aside = $event" />
       <MissingZones />
-      <div class="bench-middle" :class="{ split: beside.codes.value.length }">
+      <div class="bench-middle" :class="{ split: beside.codes.value.length }" @dragover.prevent @drop.prevent="putFiles">
         <BenchNotes />
+        <PutNotes :sending="sending" :over="over" @turn="inTurn" @close="dismiss" />
         <BenchCanvas
           ref="canvas"
           :round="round.drawn.value"
@@ -132,13 +132,7 @@ onMounted(() => void stock.load())
       </div>
       <div class="bench-foot">
         <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
-        <TitleBlock
-          v-if="canvas"
-          :scale="canvas.scale"
-          :true-size="canvas.trueSize"
-          @fit="canvas.trueSize = false"
-          @true="canvas.trueSize = true"
-          @aside="aside = $event" />
+        <TitleBlock @aside="aside = $event" />
       </div>
     </section>
     <BenchColumn
@@ -146,7 +140,7 @@ onMounted(() => void stock.load())
       v-model:aside="aside"
       :beside="beside.codes.value"
       :t-ms="playhead.tMs.value"
-      @put="put"
+      @put="putAndShow"
       @beside="beside.toggle" />
     <div
       v-if="carried.media"
@@ -163,7 +157,7 @@ onMounted(() => void stock.load())
     <MendButton v-if="damaged && session.may('design')" :document="id" @mended="open(id)" />
     <h1 v-else>{{ t('bench.none') }}</h1>
     <p class="hint">{{ t('bench.choose') }}</p>
-    <RouterLink class="btn btn-primary" :to="{ name: 'elevation' }">{{ t('bench.to-elevation') }}</RouterLink>
+    <RouterLink class="btn btn-primary" :to="{ name: 'designs' }">{{ t('designs.to') }}</RouterLink>
   </div>
   <p v-else class="empty-place" role="status">{{ t('loading') }}</p>
 </template>

@@ -3,14 +3,25 @@ import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import type { Item } from '../plan/types'
 import ColourField from './ColourField.vue'
+import DialFields from './DialFields.vue'
+import { useDesign } from './design'
 import MediaFields from './MediaFields.vue'
 import PlaylistEditor from './PlaylistEditor.vue'
+import QrFields from './QrFields.vue'
+import ShapeFields from './ShapeFields.vue'
 import TextFields from './TextFields.vue'
 
 const props = defineProps<{ fill: Fill; items: Item[] }>()
 const emit = defineEmits<{ change: [fill: Fill, target: string] }>()
 const { t } = useI18n()
-const set = (part: Partial<Fill>, target: string): void => emit('change', { ...props.fill, ...part } as Fill, target)
+const design = useDesign()
+/** As it was sent last: while that is on the way, the next change goes on from it and takes nothing back. */
+let sent: Fill | null = null
+function set(part: Partial<Fill>, target: string): void {
+  const base = design.waiting > 0 && sent?.kind === props.fill.kind ? sent : props.fill
+  sent = { ...base, ...part } as Fill
+  emit('change', sent, target)
+}
 </script>
 
 <template>
@@ -21,6 +32,9 @@ const set = (part: Partial<Fill>, target: string): void => emit('change', { ...p
     :value="fill.colour"
     @set="(colour) => set({ colour }, 'colour')" />
   <MediaFields v-else-if="fill.kind === 'picture' || fill.kind === 'video'" :fill="fill" :item="items[0]" @set="set" />
-  <TextFields v-else-if="fill.kind === 'text' || fill.kind === 'clock'" :fill="fill" :item="items[0]" @set="set" />
+  <TextFields v-else-if="fill.kind === 'text' || fill.kind === 'clock' || fill.kind === 'count'" :fill="fill" :item="items[0]" @set="set" />
+  <DialFields v-else-if="fill.kind === 'dial'" :fill="fill" @set="set" />
+  <QrFields v-else-if="fill.kind === 'qr'" :fill="fill" :item="items[0]" @set="set" />
+  <ShapeFields v-else-if="fill.kind === 'shape'" :fill="fill" @set="set" />
   <PlaylistEditor v-else-if="fill.kind === 'playlist'" :fill="fill" :items="items" />
 </template>

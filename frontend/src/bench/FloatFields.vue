@@ -46,6 +46,7 @@ const hold = (frame: string, anchor: Anchor): void => void floats.anchor(props.z
         :refusal="design.refusal"
         @set="floats.turn(zone, $event)" />
     </div>
+    <p v-if="place.locked" class="hint">{{ t('float.is-locked', { letter: plan.letter }) }}</p>
     <div class="field-row">
       <LengthField
         :label="t('float.across')"
@@ -54,6 +55,14 @@ const hold = (frame: string, anchor: Anchor): void => void floats.anchor(props.z
         :refusal="design.refusal"
         @set="offset(0, $event)" />
       <LengthField :label="t('float.down')" :value="place.offset[1]" path="/offset/1" :refusal="design.refusal" @set="offset(1, $event)" />
+      <MeasureField
+        :label="t('float.opacity')"
+        unit="%"
+        :parts="10"
+        path="/set/opacity"
+        :value="place.opacity ?? 1000"
+        :refusal="design.refusal"
+        @set="floats.traits([zone], { opacity: $event })" />
     </div>
     <div class="anchor-row">
       <fieldset class="anchor-points" :aria-label="t('float.anchor')">

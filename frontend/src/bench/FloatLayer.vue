@@ -10,19 +10,21 @@ import { useFloatDrag, type FloatDrag } from './useFloatDrag'
 import { useFloatKeys } from './useFloatKeys'
 import { useFloats } from './useFloats'
 import { carried } from './stockDrag'
+import { swapping, useSwap } from './useSwap'
 
 /** Floats over the panes: chosen, moved, sized, turned; and the sheet on which new ones are drawn. */
 const props = defineProps<{ scale: number; editable: boolean; quiet: boolean }>()
 const emit = defineEmits<{ drag: [drag: FloatDrag | null, before: FloatDrag | null] }>()
 const { t } = useI18n()
 const design = useDesign()
+const swapByDrag = useSwap()
 const floats = useFloats()
 const layer = useTemplateRef<HTMLElement>('layer')
 const drawn = ref<Rect | null>(null)
 const SLACK_SCREEN_PX = 4
 const FRESH_SHARE = 4
 
-const plans = computed(() => floats.all().flatMap((zone) => design.zones[zone] ?? []))
+const plans = computed(() => floats.all().flatMap((zone) => (design.zones[zone]?.hidden ? [] : (design.zones[zone] ?? []))))
 function toCanvas(event: PointerEvent): Point {
   const sheet = layer.value?.getBoundingClientRect()
   return { x: (event.clientX - (sheet?.left ?? 0)) / props.scale, y: (event.clientY - (sheet?.top ?? 0)) / props.scale }
@@ -47,7 +49,8 @@ function choose(plan: ZonePlan, event: PointerEvent | MouseEvent): void {
     if (!design.chosen.includes(plan.id)) floats.chooseAll([plan.id])
     return
   }
-  const others = design.chosen.filter((zone) => zone !== plan.id && floats.isFloat(zone))
+  const own = floats.family(plan.id)
+  const others = design.chosen.filter((zone) => !own.includes(zone) && floats.isFloat(zone))
   floats.chooseAll(design.chosen.includes(plan.id) ? others : [...others, plan.id])
 }
 function press(plan: ZonePlan, event: PointerEvent): void {
@@ -133,7 +136,7 @@ defineExpose({ gather })
       v-for="plan in plans"
       :key="plan.id"
       class="float"
-      :class="{ chosen: design.chosen.includes(plan.id), over: carried.over === plan.id }"
+      :class="{ chosen: design.chosen.includes(plan.id), over: carried.over === plan.id || swapping.over === plan.id }"
       :style="{ ...box(rectOf(plan)), rotate: `${turnOf(plan) / 100}deg` }"
       :data-pane="plan.id"
       :data-float="plan.id">
@@ -152,12 +155,12 @@ defineExpose({ gather })
         @click="$event.detail === 0 && choose(plan, $event)"
         @keydown="editable && keys(plan, $event)" />
       <span class="pane-label" aria-hidden="true">
-        <b>{{ plan.letter }}</b>
+        <b :class="{ grip: editable }" @pointerdown="editable && swapByDrag(plan.id, $event)">{{ plan.letter }}</b>
         <span v-if="plan.id === design.selected" class="measure">
           {{ pixels(rectOf(plan)[2], rectOf(plan)[3]) }}{{ turnOf(plan) ? ` · ${degrees(turnOf(plan))}` : '' }}
         </span>
       </span>
-      <template v-if="editable && single && plan.id === design.selected && !quiet">
+      <template v-if="editable && single && plan.id === design.selected && !quiet && !floats.locked(plan.id)">
         <span
           v-for="handle in HANDLES"
           :key="`${handle.x} ${handle.y}`"

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
 import { pixels } from '../ui/format'
+import StateGlyph from '../ui/StateGlyph.vue'
 import { useDesign } from './design'
 import { useFloats } from './useFloats'
 
@@ -13,6 +14,7 @@ const session = useSession()
 const floats = useFloats()
 const editable = computed(() => session.may('design', design.answer?.surface?.site))
 const [UP, DOWN] = ['↑', '↓']
+const has = (zone: string, trait: 'hidden' | 'locked'): boolean => design.bench.floats[zone]?.[trait] === true
 const lines = computed(() => [...floats.all()].reverse().flatMap((zone) => design.zones[zone] ?? []))
 
 function keys(zone: string, event: KeyboardEvent): void {
@@ -38,7 +40,7 @@ function drop(event: DragEvent, onto: string): void {
         v-for="(plan, index) in lines"
         :key="plan.id"
         class="line layer-line"
-        :class="{ current: design.chosen.includes(plan.id) }"
+        :class="{ current: design.chosen.includes(plan.id), away: plan.hidden }"
         :draggable="editable"
         @dragstart="$event.dataTransfer?.setData('text/x-float', plan.id)"
         @dragover.prevent
@@ -47,13 +49,24 @@ function drop(event: DragEvent, onto: string): void {
           type="button"
           class="plain"
           :aria-pressed="design.chosen.includes(plan.id)"
-          @click="floats.chooseAll([plan.id])"
+          @click="floats.chooseAll([plan.id], true)"
           @keydown="keys(plan.id, $event)">
           <b class="letter">{{ plan.letter }}</b>
           {{ plan.name || t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) }}
         </button>
         <span class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }}</span>
         <template v-if="editable">
+          <button
+            v-for="trait in ['hidden', 'locked'] as const"
+            :key="trait"
+            type="button"
+            class="plain state-glyph"
+            :aria-pressed="has(plan.id, trait)"
+            :aria-label="t(`layers.${trait}`, { letter: plan.letter })"
+            :title="t(`layers.${trait}`, { letter: plan.letter })"
+            @click="floats.traits([plan.id], { [trait]: !has(plan.id, trait) })">
+            <StateGlyph :what="trait" :on="has(plan.id, trait)" />
+          </button>
           <button
             type="button"
             class="plain"

@@ -6,10 +6,11 @@ import type { FitMode, MediaFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
 import { percent, pixels, seconds } from '../ui/format'
-import ColourField from './ColourField.vue'
 import FaceMarks from './FaceMarks.vue'
+import GroundField from './GroundField.vue'
+import TrimFields from './TrimFields.vue'
 
-const props = defineProps<{ fill: MediaFill; item: Item | undefined }>()
+const props = defineProps<{ fill: MediaFill; item: Item | undefined; plain?: boolean }>()
 const emit = defineEmits<{ set: [part: Partial<MediaFill>, target: string] }>()
 const { t } = useI18n()
 const stock = useUploads()
@@ -20,8 +21,20 @@ function focus(axis: 0 | 1, event: Event): void {
   const typed = Math.round(Number((event.target as HTMLInputElement).value) * 1000)
   emit('set', { focus: axis === 0 ? [typed, props.fill.focus[1]] : [props.fill.focus[0], typed] }, 'focus')
 }
+/** By arrows: 1 % of the picture, with Shift 10 %. */
+function shift(event: KeyboardEvent): void {
+  const steps: Record<string, [number, number]> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] }
+  const step = steps[event.key]
+  if (!step) return
+  event.preventDefault()
+  const far = event.shiftKey ? 10_000 : 1000
+  const within = (at: number): number => Math.min(100_000, Math.max(0, at))
+  emit('set', { focus: [within(props.fill.focus[0] + step[0] * far), within(props.fill.focus[1] + step[1] * far)] }, 'focus')
+}
 /** A click on the picture sets the focal point there. */
 function point(event: MouseEvent): void {
+  // Enter and Space are clicks without a place.
+  if (event.detail === 0) return
   const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
   emit(
     'set',
@@ -38,7 +51,7 @@ function point(event: MouseEvent): void {
 
 <template>
   <div v-if="media" class="media-facts">
-    <button type="button" class="focus-picture" :aria-label="`${t('fill.focus-x')}, ${t('fill.focus-y')}`" @click="point">
+    <button type="button" class="focus-picture" :aria-label="`${t('fill.focus-x')}, ${t('fill.focus-y')}`" @click="point" @keydown="shift">
       <img :src="`/media/${media.sha256}/thumbnail`" alt="" draggable="false" />
       <span class="focus-mark" :style="{ left: `${fill.focus[0] / 1000}%`, top: `${fill.focus[1] / 1000}%` }" />
     </button>
@@ -93,11 +106,16 @@ function point(event: MouseEvent): void {
     </label>
   </div>
   <FaceMarks
-    v-if="media"
+    v-if="media && !plain"
     :faces="fill.faces ?? []"
     :picture="`/media/${media.sha256}/thumbnail`"
     @set="(faces) => emit('set', { faces }, 'faces')" />
-  <ColourField :label="t('fill.ground')" :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
+  <GroundField :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
+  <TrimFields
+    v-if="fill.kind === 'video' && media?.duration_ms"
+    :fill="fill"
+    :duration-ms="media.duration_ms"
+    @set="(part, target) => emit('set', part, target)" />
   <BFormCheckbox
     v-if="fill.kind === 'video'"
     :model-value="fill.sound"

@@ -28,7 +28,8 @@ const lengthOf = (mullion: Mullion, side: 0 | 1): number =>
 function press(mullion: Mullion, event: PointerEvent): void {
   if (!props.editable) return
   if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus()
-  emit('start', mullion, event)
+  // Beside a locked part a line stays.
+  if (mullion.linked_range[0] < mullion.linked_range[1]) emit('start', mullion, event)
 }
 function keys(mullion: Mullion, event: KeyboardEvent): void {
   const steps: Record<string, number> = mullion.axis === 'x' ? { ArrowLeft: -1, ArrowRight: 1 } : { ArrowUp: -1, ArrowDown: 1 }

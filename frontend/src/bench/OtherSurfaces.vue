@@ -18,12 +18,17 @@ const surfaces = ref<SurfaceLine[]>([])
 const groups = computed(() => [...new Set(surfaces.value.flatMap((one) => one.groups))].sort())
 const of = (group: string): string[] => surfaces.value.filter((one) => one.groups.includes(group)).map((one) => one.code)
 const all = (codes: string[]): boolean => codes.every((code) => props.codes.includes(code))
+const meant = (code: string): boolean => design.answer?.surfaces.includes(code) ?? false
+function mean(code: string): void {
+  const now = design.answer?.surfaces ?? []
+  void design.send([{ do: 'design.surfaces', surfaces: meant(code) ? now.filter((one) => one !== code) : [...now, code] }])
+}
 const scale = (event: Event): void => void design.send([{ do: 'design.reflow', by: (event.target as HTMLSelectElement).value }])
 
 onMounted(async () => {
   surfaces.value = (
     await call<Elevation>('GET', `/api/sites/${design.answer?.surface?.site ?? session.slug}/elevation`).catch(() => ({ surfaces: [] }))
-  ).surfaces.filter((one) => one.code !== design.answer?.surface?.code)
+  ).surfaces.filter((one) => one.code !== design.answer?.surface?.code || meant(one.code))
 })
 </script>
 
@@ -39,14 +44,21 @@ onMounted(async () => {
   </label>
   <fieldset class="beside-choice">
     <legend class="visually-hidden">{{ t('beside.title') }}</legend>
-    <BFormCheckbox
-      v-for="one in surfaces"
-      :key="one.code"
-      :model-value="codes.includes(one.code)"
-      @update:model-value="(on) => emit('toggle', [one.code], on === true)">
-      {{ one.name }}
-      <span class="measure hint">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span>
-    </BFormCheckbox>
+    <p class="beside-line hint" aria-hidden="true">
+      {{ t('beside.shown') }}
+      <span>{{ t('designs.for') }}</span>
+    </p>
+    <div v-for="one in surfaces" :key="one.code" class="beside-line">
+      <BFormCheckbox :model-value="codes.includes(one.code)" @update:model-value="(on) => emit('toggle', [one.code], on === true)">
+        {{ one.name }}
+        <span class="measure hint">{{ one.canvas[0] }} × {{ one.canvas[1] }}</span>
+      </BFormCheckbox>
+      <BFormCheckbox
+        :model-value="meant(one.code)"
+        :disabled="!session.may('design')"
+        :aria-label="t('designs.meant-for-one', { name: one.name })"
+        @update:model-value="mean(one.code)" />
+    </div>
   </fieldset>
   <fieldset v-if="groups.length">
     <legend class="group-label">{{ t('field.groups') }}</legend>

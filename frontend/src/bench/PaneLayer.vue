@@ -8,12 +8,14 @@ import { halvesOf } from './parts'
 import { snapTo } from './snap'
 import { useMerge } from './useMerge'
 import { carried } from './stockDrag'
+import { swapping, useSwap } from './useSwap'
 
 /** `quiet` while the canvas plays: letters and sizes step back. */
 const props = defineProps<{ scale: number; dragging: boolean; editable: boolean; quiet: boolean }>()
 const emit = defineEmits<{ gather: [event: PointerEvent] }>()
 const { t } = useI18n()
 const design = useDesign()
+const swapByDrag = useSwap()
 /** Where a split would go: the pane, the axis, and the canvas px under the pointer. */
 const guide = ref<{ zone: string; axis: 'x' | 'y'; at: number } | null>(null)
 const pointer = ref<{ zone: string; x: number; y: number } | null>(null)
@@ -77,6 +79,10 @@ const halves = computed(() => {
   const { gutter } = halvesOf(design.bench, guide.value.zone)[guide.value.axis]
   return `${guide.value.at - start} | ${start + length - guide.value.at - gutter} px`
 })
+/** Chosen or under the pointer: the name of any other would lie over what it shows. */
+const hovered = computed(() => pointer.value?.zone)
+const isAtHand = (zone: string): boolean => zone === design.selected || (!props.dragging && zone === hovered.value)
+const shared = (zone: string): number => design.documents[zone]?.scenes.length ?? 1
 const severity = (zone: string): string => {
   const found = (design.findings[zone] ?? []).map((finding) => finding.severity)
   return ['stop', 'caution', 'note'].find((one) => found.includes(one as 'stop')) ?? ''
@@ -89,7 +95,7 @@ const severity = (zone: string): string => {
       v-for="plan in panes"
       :key="plan.id"
       class="pane"
-      :class="[{ chosen: plan.id === design.selected, over: carried.over === plan.id }, severity(plan.id)]"
+      :class="[{ chosen: plan.id === design.selected, over: carried.over === plan.id || swapping.over === plan.id }, severity(plan.id)]"
       :style="box(plan)"
       :data-pane="plan.id"
       @pointermove="hover(plan, $event)"
@@ -109,12 +115,14 @@ const severity = (zone: string): string => {
         @click="design.selected = plan.id"
         @keydown="keys(plan, $event)" />
       <span class="pane-label" aria-hidden="true">
-        <b>{{ plan.letter }}</b>
-        <span v-if="plan.id === design.selected && plan.rect[2] * scale > 90" class="measure">
+        <b :class="{ grip: editable }" @pointerdown="editable && swapByDrag(plan.id, $event)">{{ plan.letter }}</b>
+        <i v-if="shared(plan.id) > 1">{{ `×${shared(plan.id)}` }}</i>
+        <span v-if="plan.name && plan.rect[2] * scale > 160 && isAtHand(plan.id)" class="zone-name">{{ plan.name }}</span>
+        <span v-if="plan.id === design.selected && plan.rect[2] * scale > (plan.name ? 320 : 90)" class="measure">
           {{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}
         </span>
       </span>
-      <template v-if="editable && !dragging && (plan.id === design.selected || plan.id === pointer?.zone)">
+      <template v-if="editable && !dragging && isAtHand(plan.id)">
         <button
           type="button"
           tabindex="-1"

@@ -14,7 +14,9 @@ import EmptyHelp from './EmptyHelp.vue'
 import FillEditor from './FillEditor.vue'
 import FloatFields from './FloatFields.vue'
 import LayerList from './LayerList.vue'
+import OpeningFields from './OpeningFields.vue'
 import { partAlong } from './parts'
+import SharedZone from './SharedZone.vue'
 import SizeField from './SizeField.vue'
 import { useFloats } from './useFloats'
 import { useMerge } from './useMerge'
@@ -26,7 +28,7 @@ const design = useDesign()
 const session = useSession()
 const name = ref('')
 const axes = ['x', 'y'] as const
-const kinds = ['empty', 'colour', 'picture', 'video', 'text', 'clock', 'playlist'] as const
+const kinds = ['empty', 'colour', 'picture', 'video', 'text', 'clock', 'dial', 'count', 'qr', 'shape', 'playlist'] as const
 const editable = computed(() => session.may('design'))
 const parts = computed(() =>
   design.selected
@@ -44,6 +46,10 @@ watch([() => design.zone, () => design.document], reset, { immediate: true })
 function size(axis: 'x' | 'y', size: string): void {
   const part = parts.value[axis]
   if (part) void design.send([{ do: 'part.size', ...design.place, part, size }])
+}
+function lock(axis: 'x' | 'y', locked: boolean): void {
+  const part = parts.value[axis]
+  if (part) void design.send([{ do: 'part.lock', ...design.place, part, locked }])
 }
 function rename(): void {
   if (design.selected && name.value !== design.document?.name)
@@ -70,6 +76,7 @@ const setFill = (fill: Fill, target: string): void =>
     </h2>
     <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
     <FindingLines :findings="found" />
+    <SharedZone :zone="design.zone.id" :document="design.document" :editable="editable" />
     <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
     <FloatFields v-if="design.zone.float" :zone="design.zone.id" />
     <div v-else class="field-row">
@@ -80,7 +87,8 @@ const setFill = (fill: Fill, target: string): void =>
         :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null"
         :px="design.zone.rect[axis === 'x' ? 2 : 3]"
         :refusal="design.refusal"
-        @set="size(axis, $event)" />
+        @set="size(axis, $event)"
+        @lock="lock(axis, $event)" />
       <MeasureField
         v-if="own"
         :label="t('bench.gutter')"
@@ -118,6 +126,7 @@ const setFill = (fill: Fill, target: string): void =>
         </option>
       </BFormSelect>
     </label>
+    <OpeningFields v-if="editable" :zone="design.zone" />
     <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
     <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
     <div v-if="design.zone.float && editable" class="button-row">

@@ -38,6 +38,10 @@ async function move(entry: Entry, by: number): Promise<void> {
   await nextTick()
   list.value?.querySelector<HTMLElement>(`[data-entry="${entry.id}"] .entry-face`)?.focus()
 }
+/** Entries that have a time of their own; a video is as long as it is. */
+const timed = computed(() => props.fill.entries.filter((entry) => entry.duration_ms !== null))
+const setAll = (ms: number): void =>
+  void design.send(timed.value.map((entry) => ({ do: 'entry.set', ...place(), entry: { ...entry, duration_ms: ms } })))
 const remove = (entry: Entry): void => void design.send([{ do: 'entry.remove', ...place(), entry: entry.id }])
 const add = (kind: 'text' | 'colour'): void => {
   open.value = design.beginEntry(place().zone, kind, kind === 'text' ? { text: t('playlist.fresh-text') } : {})
@@ -68,6 +72,15 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
   <section class="playlist" :aria-label="t('playlist.title')">
     <p v-if="!fill.entries.length" class="hint">{{ t('playlist.empty') }}</p>
     <p v-else-if="cycle" class="measure">{{ t('playlist.cycle', { time: seconds(cycle) }) }}</p>
+    <MeasureField
+      v-if="timed.length > 1"
+      :label="t('playlist.all')"
+      unit="s"
+      :parts="1000"
+      path="/entry/duration_ms"
+      :value="timed[0]?.duration_ms ?? 0"
+      :refusal="design.refusal"
+      @set="setAll" />
     <ol ref="list" class="entries">
       <li v-for="(entry, index) in fill.entries" :key="entry.id" class="entry" :class="{ off: !entry.enabled }" :data-entry="entry.id">
         <button

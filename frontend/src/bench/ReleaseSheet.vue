@@ -4,10 +4,12 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call, ProblemError } from '../api/client'
 import { useOnce } from '../api/once'
-import type { Finding, ReleaseLine } from '../api/types'
+import type { ReleaseLine } from '../api/handoff'
+import type { Finding } from '../api/types'
 import FindingLines from '../ui/FindingLines.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useDesign } from './design'
+import ReleaseSurfaces from './ReleaseSurfaces.vue'
 
 const emit = defineEmits<{ close: [] }>()
 const { t } = useI18n()
@@ -17,12 +19,13 @@ const error = ref<unknown>(null)
 const once = useOnce()
 const made = ref<ReleaseLine | null>(null)
 const shown = ref(true)
+const surfaces = ref([design.answer?.surface?.code ?? '', ...(design.answer?.surfaces ?? [])].filter(Boolean))
 const stops = computed<Finding[]>(() => (error.value instanceof ProblemError ? (error.value.problem.findings ?? []) : []))
 
 async function make(): Promise<void> {
   error.value = null
   try {
-    const release = { revision: design.revision, note: note.value }
+    const release = { revision: design.revision, note: note.value, surfaces: surfaces.value }
     made.value = await once(JSON.stringify(release), (made_as) =>
       call<ReleaseLine>('POST', `/api/designs/${design.id}/releases`, { ...release, made_as }),
     )
@@ -33,15 +36,16 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <BModal v-model="shown" :title="t('release.title')" :header-close-label="t('close')" @hidden="emit('close')">
+  <BModal v-model="shown" size="lg" scrollable :title="t('release.title')" :header-close-label="t('close')" @hidden="emit('close')">
     <template v-if="!made">
       <label for="release-note">{{ t('release.note') }}</label>
       <BFormTextarea id="release-note" v-model="note" rows="2" maxlength="500" aria-describedby="note-hint" />
       <p id="note-hint" class="hint">{{ t('release.note-hint') }}</p>
+      <ReleaseSurfaces v-model="surfaces" />
       <RefusalNote :error="error" />
-      <FindingLines :findings="stops" />
+      <FindingLines :findings="stops.map((one) => (one.surface ? { ...one, message: `${one.surface}: ${one.message}` } : one))" />
     </template>
-    <p v-else role="status">{{ t('release.done', { number: String(made.number) }) }}</p>
+    <p v-else role="status">{{ t('release.done', { number: String(made.number), count: made.surfaces?.length ?? 1 }) }}</p>
     <template #footer>
       <button type="button" class="btn btn-outline-dark" @click="emit('close')">{{ t('close') }}</button>
       <button v-if="!made" type="button" class="btn btn-primary" @click="make">

@@ -6,16 +6,19 @@ import { useSession } from '../session/session'
 import { seconds } from '../ui/format'
 import { useDesign } from './design'
 import SceneSheet from './SceneSheet.vue'
+import { carried } from './stockDrag'
+import { sorting, useSceneDrag } from './useSceneDrag'
 
 /**
  * The design's scenes as sheets of their true ratio, in their order; the one that is open also shows its layout for the other orientation.
  */
-const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned'] }>()
+const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; particulars: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
+const drag = useSceneDrag()
 const making = ref(false)
-const naming = ref<{ scene: string | null; name: string } | null>(null)
+const naming = ref<string | null>(null)
 const editable = computed(() => session.may('design', design.answer?.surface?.site))
 const own = computed(() => design.answer?.layouts.own ?? ([1, 1] as [number, number]))
 const turned = computed<[number, number]>(() => [own.value[1], own.value[0]])
@@ -37,11 +40,9 @@ async function drop(): Promise<void> {
   emit('open', design.scene, 'own')
 }
 async function named(): Promise<void> {
-  const what = naming.value
+  const name = naming.value?.trim() ?? ''
   naming.value = null
-  if (!what || what.name.trim() === '') return
-  if (what.scene) await design.nameScene(what.scene, what.name.trim())
-  else await design.addScene(what.name.trim())
+  if (name !== '') await design.addScene(name)
 }
 function move(scene: string, by: number): void {
   const at = frieze.value.indexOf(scene)
@@ -69,6 +70,13 @@ function keys(scene: string, event: KeyboardEvent): void {
         :length="length(scene)"
         :label="label(scene, own)"
         :data-scene="scene"
+        :class="{
+          over: carried.scene === scene,
+          moving: sorting.scene === scene,
+          'drop-before': sorting.before === scene && sorting.scene !== scene,
+          'drop-after': sorting.before === 'end' && scene === frieze.at(-1),
+        }"
+        @pointerdown="editable && frieze.length > 1 && drag(scene, $event)"
         @open="emit('open', scene, 'own')"
         @keydown="keys(scene, $event)" />
       <SceneSheet
@@ -92,20 +100,12 @@ function keys(scene: string, event: KeyboardEvent): void {
       </button>
     </template>
     <template v-if="editable">
-      <button
-        type="button"
-        class="plain"
-        @click="naming = { scene: null, name: t('scene.numbered', { number: String(frieze.length + 1) }) }">
+      <button type="button" class="plain" @click="naming = t('scene.numbered', { number: String(frieze.length + 1) })">
         {{ t('scene.add') }}
-      </button>
-      <button type="button" class="plain" @click="naming = { scene: design.scene, name: design.scenes[design.scene]?.name ?? '' }">
-        {{ t('scene.rename') }}
-      </button>
-      <button v-if="frieze.length > 1" type="button" class="plain" @click="design.removeScene(design.scene)">
-        {{ t('scene.remove') }}
       </button>
       <button v-if="design.layout === 'turned'" type="button" class="plain" @click="drop">{{ t('layout.drop') }}</button>
     </template>
+    <button type="button" class="plain" @click="emit('particulars')">{{ t('scene.particulars') }}</button>
     <BModal v-model="making" :title="t('layout.make', { orientation: orientation(turned) })" :header-close-label="t('close')" no-footer>
       <p>{{ t('layout.why', { orientation: orientation(turned) }) }}</p>
       <button type="button" class="choice" @click="make('crossed')">
@@ -118,17 +118,17 @@ function keys(scene: string, event: KeyboardEvent): void {
       </button>
     </BModal>
     <BModal
-      v-if="naming"
+      v-if="naming !== null"
       :model-value="true"
-      :title="t(naming.scene ? 'scene.rename' : 'scene.add')"
+      :title="t('scene.add')"
       :header-close-label="t('close')"
       no-footer
       @hidden="naming = null">
       <form @submit.prevent="named">
         <label for="scene-name">{{ t('scene.name') }}</label>
-        <BFormInput id="scene-name" v-model="naming.name" maxlength="80" required autofocus />
+        <BFormInput id="scene-name" v-model="naming" maxlength="80" required autofocus />
         <div class="button-row">
-          <button type="submit" class="btn btn-primary btn-sm">{{ t(naming.scene ? 'scene.rename' : 'scene.make') }}</button>
+          <button type="submit" class="btn btn-primary btn-sm">{{ t('scene.make') }}</button>
         </div>
       </form>
     </BModal>

@@ -4,10 +4,11 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
 import type { BenchPart } from '../api/types'
+import StateGlyph from '../ui/StateGlyph.vue'
 
 /** A length as it was written, in px, %, mm or fr, with the px it comes to beside it. A bare number is px. */
 const props = defineProps<{ label: string; part: BenchPart | null; px: number; refusal: unknown }>()
-const emit = defineEmits<{ set: [size: string] }>()
+const emit = defineEmits<{ set: [size: string]; lock: [on: boolean] }>()
 const { t } = useI18n()
 const typed = ref('')
 const asked = ref(false)
@@ -39,20 +40,32 @@ function reset(): void {
 </script>
 
 <template>
-  <label :class="{ invalid: refused }">
-    {{ label }}
-    <BFormInput
-      size="sm"
-      v-model="typed"
-      class="measure"
-      :class="{ 'is-invalid': refused }"
-      :disabled="!part"
-      :title="part ? '' : t('bench.whole')"
-      :aria-invalid="!!refused"
-      @change="commit"
-      @keydown.enter.prevent="commit"
-      @keydown.esc="reset" />
-    <span v-if="refused" class="refusal" role="alert">{{ refused.title }} {{ refused.mend }}</span>
-    <span v-else-if="!written.endsWith('px')" class="hint measure">{{ t('bench.resolved', { px: String(px) }) }}</span>
-  </label>
+  <div class="size-field">
+    <label :class="{ invalid: refused }">
+      {{ label }}
+      <BFormInput
+        size="sm"
+        v-model="typed"
+        class="measure"
+        :class="{ 'is-invalid': refused }"
+        :disabled="!part || part.locked"
+        :title="part ? '' : t('bench.whole')"
+        :aria-invalid="!!refused"
+        @change="commit"
+        @keydown.enter.prevent="commit"
+        @keydown.esc="reset" />
+      <span v-if="refused" class="refusal" role="alert">{{ refused.title }} {{ refused.mend }}</span>
+      <span v-else-if="!written.endsWith('px')" class="hint measure">{{ t('bench.resolved', { px: String(px) }) }}</span>
+    </label>
+    <button
+      v-if="part"
+      type="button"
+      class="plain state-glyph"
+      :aria-pressed="part.locked"
+      :aria-label="t('bench.lock', { what: label })"
+      :title="t('bench.lock', { what: label })"
+      @click="emit('lock', !part.locked)">
+      <StateGlyph what="locked" :on="part.locked" />
+    </button>
+  </div>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BFormInput } from 'bootstrap-vue-next'
+import { BFormCheckbox, BFormInput } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
@@ -7,23 +7,44 @@ import { useSession } from '../session/session'
 import ChooseFiles from '../stock/ChooseFiles.vue'
 import MediaCard from '../stock/MediaCard.vue'
 import { useUploads } from '../stock/uploads'
+import { ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useDesign } from './design'
 import { carry } from './stockDrag'
+import { useFloats } from './useFloats'
+import { useScene } from './useScene'
 
 const emit = defineEmits<{ put: [zone: string, media: MediaLine] }>()
 const { t } = useI18n()
 const stock = useUploads()
 const design = useDesign()
 const session = useSession()
+const { pictureGround } = useScene()
+const floats = useFloats()
 const search = ref('')
-const listed = computed(() => stock.media.filter((one) => one.name.toLowerCase().includes(search.value.toLowerCase())))
-const failed = computed(() => stock.uploads.filter((one) => one.fault))
+/** Only what the chosen zone shows without bars and without loss. */
+const fitting = ref(false)
+const ratio = computed(() => (design.zone ? ratioText(design.zone.ratio) : ''))
+const listed = computed(() =>
+  stock.media.filter(
+    (one) =>
+      one.name.toLowerCase().includes(search.value.toLowerCase()) &&
+      (!fitting.value || !ratio.value || (one.ratio && ratioText(one.ratio) === ratio.value)),
+  ),
+)
 
+const asFloat = (media: MediaLine, [x, y]: [number, number]): Promise<void> => {
+  const [width, height] = design.answer?.canvas ?? [4, 4]
+  return floats.placeMedium(media, [x * width, y * height])
+}
 function press(media: MediaLine, event: PointerEvent): void {
   if (event.button !== 0 || !session.may('design') || (event.target as HTMLElement).closest('button')) return
   event.preventDefault()
-  carry(media, event, (zone, dropped) => emit('put', zone, dropped))
+  carry(media, event, (target, dropped) => {
+    if ('zone' in target) emit('put', target.zone, dropped)
+    else if ('at' in target) void asFloat(dropped, target.at)
+    else if (dropped.kind === 'picture') void pictureGround(dropped.id, target.scene)
+  })
 }
 </script>
 
@@ -31,10 +52,13 @@ function press(media: MediaLine, event: PointerEvent): void {
   <div @dragover.prevent @drop.prevent="stock.sendAll($event.dataTransfer?.files ?? [])">
     <label class="visually-hidden" for="shelf-search">{{ t('stock.search') }}</label>
     <BFormInput size="sm" id="shelf-search" v-model="search" type="search" :placeholder="t('stock.search')" />
-    <p class="hint">{{ t('stock.drop') }}</p>
+    <BFormCheckbox v-if="design.zone" v-model="fitting">
+      {{ t('stock.fits', { letter: design.zone.letter, ratio }) }}
+    </BFormCheckbox>
+    <p v-if="fitting && !listed.length" class="hint">{{ t('stock.nothing') }}</p>
+    <p class="hint">{{ t('stock.carry') }} {{ t('stock.drop') }}</p>
     <p v-if="session.may('fill')"><ChooseFiles /></p>
     <RefusalNote :error="stock.error" />
-    <RefusalNote v-for="one in failed" :key="one.key" :error="one.fault" />
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <div class="media-grid narrow">
       <MediaCard v-for="one in listed" :key="one.id" :media="one" class="carriable" @pointerdown="press(one, $event)">
@@ -45,6 +69,14 @@ function press(media: MediaLine, event: PointerEvent): void {
           :aria-label="`${t('stock.put', { letter: design.zone.letter })}: ${one.name}`"
           @click="emit('put', design.zone.id, one)">
           {{ t('stock.put', { letter: design.zone.letter }) }}
+        </button>
+        <button
+          v-if="session.may('design') && one.state === 'ready'"
+          type="button"
+          class="btn btn-sm btn-outline-dark"
+          :aria-label="`${t('stock.as-float')}: ${one.name}`"
+          @click="asFloat(one, [0.5, 0.5])">
+          {{ t('stock.as-float') }}
         </button>
       </MediaCard>
     </div>

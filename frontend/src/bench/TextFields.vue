@@ -3,15 +3,21 @@ import { BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { ClockFill, FontLine, TextFill, TextStyle } from '../api/types'
+import type { FontLine, TextStyle, WrittenFill } from '../api/types'
 import type { Item } from '../plan/types'
 import MeasureField from '../ui/MeasureField.vue'
 import ColourField from './ColourField.vue'
+import { useCopiedLook } from './copiedLook'
+import CountFields from './CountFields.vue'
 import { useDesign } from './design'
+import GroundField from './GroundField.vue'
+import TextEffects from './TextEffects.vue'
+import TickerFields from './TickerFields.vue'
 
-const props = defineProps<{ fill: TextFill | ClockFill; item: Item | undefined }>()
-const emit = defineEmits<{ set: [part: Partial<TextFill> | Partial<ClockFill>, target: string] }>()
+const props = defineProps<{ fill: WrittenFill; item: Item | undefined }>()
+const emit = defineEmits<{ set: [part: Partial<WrittenFill>, target: string] }>()
 const { t } = useI18n()
+const { copied, copy } = useCopiedLook()
 const design = useDesign()
 const fonts = ref<FontLine[]>([])
 void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
@@ -62,8 +68,9 @@ function family(event: Event): void {
   <label v-else>
     {{ t('fill.pattern') }}
     <BFormInput size="sm" v-model="typed" class="measure" maxlength="60" @change="commit" />
-    <span class="hint">{{ t('fill.pattern-hint') }}</span>
+    <span class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</span>
   </label>
+  <CountFields v-if="fill.kind === 'count'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
   <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">
     {{ t('fill.set-size', { size: String(item.size) }) }}
   </p>
@@ -126,6 +133,20 @@ function family(event: Event): void {
   </div>
   <div class="field-row">
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />
-    <ColourField :label="t('fill.ground')" :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
+  </div>
+  <GroundField :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
+  <TickerFields v-if="fill.kind === 'text'" :fill="fill" :item="item" @set="(part, target) => emit('set', part, target)" />
+  <TextEffects :fill="fill" @set="(part, target) => emit('set', part, target)" />
+  <div class="field-row looks">
+    <button type="button" class="btn btn-sm btn-outline-dark" @click="copy(fill)">{{ t('effects.copy') }}</button>
+    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!copied" @click="copied && emit('set', copied, 'look')">
+      {{ t('effects.use') }}
+    </button>
   </div>
 </template>
+
+<style scoped>
+.looks {
+  margin: 0.4rem 0 0.8rem;
+}
+</style>

@@ -99,6 +99,7 @@ function keys(event: KeyboardEvent): void {
           type="button"
           tabindex="-1"
           :class="{ chosen: plan.id === design.selected }"
+          :title="plan.name"
           @click="design.selected = plan.id">
           {{ plan.letter }}
         </button>

@@ -5,11 +5,12 @@ import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
 import type { Aside } from './column'
 import { useDesign } from './design'
+import { useDrawing } from './drawing'
 
-defineProps<{ scale: number; trueSize: boolean }>()
-const emit = defineEmits<{ fit: []; true: []; aside: [aside: Aside] }>()
+const emit = defineEmits<{ aside: [aside: Aside] }>()
 const { t } = useI18n()
 const design = useDesign()
+const drawing = useDrawing()
 const worst = computed(
   () =>
     (['stop', 'caution', 'note'] as const).find((severity) => design.allFindings.some((finding) => finding.severity === severity)) ?? null,
@@ -24,13 +25,17 @@ const verdict = computed(() => {
   <div v-if="design.answer" class="title-block">
     <p class="title">{{ design.answer.name }}</p>
     <p>
-      <button type="button" class="plain" @click="emit('aside', 'other')">{{ design.answer.surface?.name }}</button>
+      <button type="button" class="plain" @click="emit('aside', 'other')">{{ design.answer.surface?.name ?? t('designs.nowhere') }}</button>
     </p>
     <p class="measure">{{ pixels(...design.answer.canvas) }} · {{ design.answer.ratio?.name ?? design.answer.ratio?.exact }}</p>
     <p class="measure">
-      {{ t('bench.scale', { percent: (scale * 100).toFixed(0) }) }}
-      <button type="button" class="plain" :aria-pressed="!trueSize" @click="emit('fit')">{{ t('bench.fit') }}</button>
-      <button type="button" class="plain" :aria-pressed="trueSize" @click="emit('true')">{{ t('bench.true') }}</button>
+      <button type="button" class="plain" @click="emit('aside', 'drawing')">
+        {{ t('bench.scale', { percent: (drawing.scale * 100).toFixed(0) }) }}
+      </button>
+      <button type="button" class="plain" :aria-pressed="drawing.mode === 'fit'" @click="drawing.view?.fit()">{{ t('bench.fit') }}</button>
+      <button type="button" class="plain" :aria-pressed="drawing.mode === 'true'" @click="drawing.view?.actual()">
+        {{ t('bench.true') }}
+      </button>
     </p>
     <p>
       <button type="button" class="plain" @click="emit('aside', 'sheets')">{{ t('bench.sheets') }}</button>

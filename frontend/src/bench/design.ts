@@ -19,6 +19,8 @@ const BARE: BenchView = {
   snaps: { x: [], y: [] },
   parts: {},
   floats: {},
+  guides: [],
+  lattice: null,
   starters: [],
   root: { x: { at: 0, gutter: 0 }, y: { at: 0, gutter: 0 } },
 }
@@ -76,6 +78,7 @@ export const useDesign = defineStore('design', () => {
   const client = useDocument<DesignAnswer>({
     take,
     view: () => wanted.value,
+    spot: () => selected.value ?? '',
     mayChange: () => session.may('design', answer.value?.surface?.site),
   })
 
@@ -99,7 +102,13 @@ export const useDesign = defineStore('design', () => {
     scenes.value = there(whole ? {} : scenes.value, next.scenes)
     sceneFindings.value = there(whole ? {} : sceneFindings.value, merged(next.findings.scenes))
     if (next.bench) bench.value = next.bench
-    answer.value = { ...answer.value, ...next, order, layers: next.layers ?? answer.value?.layers ?? [] }
+    answer.value = {
+      ...answer.value,
+      ...next,
+      order,
+      layers: next.layers ?? answer.value?.layers ?? [],
+      elsewhere: next.elsewhere ?? answer.value?.elsewhere ?? [],
+    }
     wanted.value = { scene: next.scene, layout: next.layout }
     if (selected.value && !zones.value[selected.value]) selected.value = null
   }
@@ -129,9 +138,13 @@ export const useDesign = defineStore('design', () => {
   const send = client.send
   const setFill = (zone: string, fill: Fill, target = ''): Promise<boolean> =>
     send([{ do: 'fill.set', zone, fill }], target)
+  /** Zones that were laid under openings: what comes into them covers them. */
+  const covering = new Set<string>()
   /** A fresh fill of a kind, or a medium, in a zone or as an entry of its playlist. */
   const beginFill = (zone: string, kind: Fill['kind'], media?: string): Promise<boolean> =>
-    send([{ do: 'fill.begin', zone, kind, media, entry: id('e') }])
+    send([
+      { do: 'fill.begin', zone, kind, media, ...(media && covering.has(zone) ? { fit: 'cover' } : {}), entry: id('e') },
+    ])
   const beginEntry = (zone: string, kind: Fill['kind'], given: { media?: string; text?: string } = {}): string => {
     const entry = id('e')
     void send([{ do: 'entry.begin', zone, entry, kind, ...given }])
@@ -177,10 +190,6 @@ export const useDesign = defineStore('design', () => {
     if (await send([{ do: 'scene.add', scene: made, name, zone: id('z'), before: null, joins: true }]))
       await show(made, 'own')
   }
-  async function removeScene(scene: string): Promise<void> {
-    if (await send([{ do: 'scene.remove', scene }])) await show('', 'own')
-  }
-  const nameScene = (scene: string, name: string): Promise<boolean> => send([{ do: 'scene.name', scene, name }])
   const moveScene = (scene: string, before: string | null): Promise<boolean> =>
     send([{ do: 'scene.move', scene, before }])
 
@@ -214,6 +223,7 @@ export const useDesign = defineStore('design', () => {
     show,
     setFill,
     beginFill,
+    covering,
     beginEntry,
     moveMullion,
     split,
@@ -221,8 +231,6 @@ export const useDesign = defineStore('design', () => {
     makeLayout,
     dropLayout,
     addScene,
-    removeScene,
-    nameScene,
     moveScene,
   }
 })

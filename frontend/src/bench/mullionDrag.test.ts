@@ -32,6 +32,8 @@ const view = (mullions: Mullion[]): BenchView => ({
   mullions,
   parts: {},
   floats: {},
+  guides: [],
+  lattice: null,
   starters: [],
   root: { x: { at: 960, gutter: 0 }, y: { at: 540, gutter: 0 } },
   snaps: {

@@ -50,7 +50,8 @@ export function useFloatDrag(scale: () => number, toCanvas: (event: PointerEvent
 
   /** All chosen floats, by the one under the pointer. */
   function move(zone: string, event: PointerEvent): void {
-    const zones = design.chosen.includes(zone) ? design.chosen : [zone]
+    const zones = (design.chosen.includes(zone) ? design.chosen : [zone]).filter((one) => !floats.locked(one))
+    if (!zones.includes(zone)) return
     const old = floats.rectsOf(zones)
     const box = boxOf(old[zone] ?? [0, 0, 1, 1], design.zones[zone]?.turn ?? 0)
     follow(

@@ -14,7 +14,8 @@ export function useFloatKeys(): (plan: ZonePlan, event: KeyboardEvent) => void {
   }
 
   return (plan, event) => {
-    const zones = design.chosen.includes(plan.id) ? design.chosen : [plan.id]
+    const chosen = design.chosen.includes(plan.id) ? design.chosen : [plan.id]
+    const zones = chosen.filter((one) => !floats.locked(one))
     const step = STEPS[event.key]
     const far = event.shiftKey ? 10 : 1
     const plain = !event.ctrlKey && !event.metaKey && !event.altKey

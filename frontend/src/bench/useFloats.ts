@@ -1,6 +1,6 @@
 import { nextTick } from 'vue'
-import type { Anchor, FloatPlace } from '../api/floats'
-import type { Command, ZoneDocument } from '../api/types'
+import type { Anchor, FloatPlace, FloatTraits } from '../api/floats'
+import type { Command, MediaLine, ZoneDocument } from '../api/types'
 import type { Rect } from '../plan/types'
 import { useDesign } from './design'
 
@@ -77,8 +77,16 @@ export function useFloats() {
   const putBehind = (zone: string, before: string | null): Promise<boolean> =>
     send([{ do: 'float.order', zone, before }])
 
-  function chooseAll(zones: string[]): void {
-    design.together = zones
+  const locked = (zone: string): boolean => design.bench.floats[zone]?.locked === true
+  const traits = (zones: string[], set: FloatTraits): Promise<boolean> => send([{ do: 'float.traits', zones, set }])
+  /** The floats of one's group, itself the last. */
+  function family(zone: string): string[] {
+    const group = design.bench.floats[zone]?.group
+    const others = group === undefined ? [] : all().filter((one) => design.bench.floats[one]?.group === group)
+    return [...others.filter((one) => one !== zone), zone]
+  }
+  function chooseAll(zones: string[], alone = false): void {
+    design.together = alone ? zones : [...new Set(zones.flatMap(family))]
     design.selected = zones.at(-1) ?? null
   }
   async function remove(zones: string[]): Promise<void> {
@@ -91,10 +99,17 @@ export function useFloats() {
     offset: [`${rect[0]}px`, `${rect[1]}px`],
     size: [`${rect[2]}px`, `${rect[3]}px`],
   })
+  /** A new float at a rectangle, in front of all or behind another one. */
+  const placed = (zone: string, rect: Rect, before: string | null = null): object => ({
+    do: 'float.place',
+    float: { zone, turn: 0, ...written(rect) },
+    before,
+    ...design.place,
+  })
   /** A float drawn at a rectangle; a text begins with a fill of the core's. */
   async function place(rect: Rect, kind: 'empty' | 'text'): Promise<void> {
     const zone = design.fresh('z')
-    const made = { do: 'float.place', float: { zone, turn: 0, ...written(rect) }, before: null, ...design.place }
+    const made = placed(zone, rect)
     const fill = kind === 'text' ? [{ do: 'fill.begin', zone, kind, entry: design.fresh('e') }] : []
     if (!(await design.send([made, ...fill] as Command[]))) return
     chooseAll([zone])
@@ -102,6 +117,42 @@ export function useFloats() {
     // A text is typed at once; anything else goes on with the keys of floats.
     const next = kind === 'text' ? '#bench-panel textarea' : `[data-float='${zone}'] .float-face`
     document.querySelector<HTMLElement>(next)?.focus()
+  }
+  /** Beneath a float, at a rectangle of its own px. */
+  async function placeUnder(art: string, [x, y, width, height]: Rect): Promise<void> {
+    const over = design.zones[art]?.rect
+    if (!over) return
+    const zone = design.fresh('z')
+    const rect: Rect = [over[0] + x, over[1] + y, width, height]
+    const made = placed(zone, rect, art)
+    design.covering.add(zone)
+    if (await design.send([made, ...seenThrough(art)] as Command[])) chooseAll([zone])
+  }
+  /** What lies under it is seen only where it has no ground of its own. */
+  const seenThrough = (art: string, as = art): object[] => {
+    const fill = design.documents[art]?.fill
+    return fill && 'ground' in fill ? [{ do: 'fill.set', zone: as, fill: { ...fill, ground: null } }] : []
+  }
+  /** What a pane shows as a float over it; the pane is free for what lies beneath. */
+  async function layOver(pane: string): Promise<void> {
+    const rect = design.zones[pane]?.rect
+    if (!rect) return
+    const zone = design.fresh('z')
+    const made = placed(zone, rect)
+    const emptied = { do: 'fill.begin', zone: pane, kind: 'empty', entry: design.fresh('e') }
+    if (await design.send([made, ...seenThrough(pane, zone), emptied] as Command[])) chooseAll([zone])
+  }
+  /** A medium of the Stock as a float around a point, in its own pixels where they take up at most half the canvas. */
+  async function placeMedium(media: MediaLine, [x, y]: [number, number]): Promise<void> {
+    const [width, height] = design.answer?.canvas ?? [4, 4]
+    const [own, high] = media.size ?? [width, height]
+    const by = Math.min(1, width / 2 / own, height / 2 / high)
+    const [wide, tall] = [Math.max(1, Math.round(own * by)), Math.max(1, Math.round(high * by))]
+    const rect: Rect = [Math.round(x - wide / 2), Math.round(y - tall / 2), wide, tall]
+    const zone = design.fresh('z')
+    const made = placed(zone, rect)
+    const fill = { do: 'fill.begin', zone, kind: media.kind, media: media.id, entry: design.fresh('e') }
+    if (await design.send([made, fill] as Command[])) chooseAll([zone])
   }
   /** A pasted text, in the middle. */
   async function placeText(text: string): Promise<void> {
@@ -113,7 +164,7 @@ export function useFloats() {
       Math.round(width / 2),
       Math.round(height / 4),
     ]
-    const made = { do: 'float.place', float: { zone, turn: 0, ...written(rect) }, before: null, ...design.place }
+    const made = placed(zone, rect)
     const fill = { do: 'fill.begin', zone, kind: 'text', text, entry: design.fresh('e') }
     if (await design.send([made, fill] as Command[])) chooseAll([zone])
   }
@@ -159,6 +210,12 @@ export function useFloats() {
 
   return {
     isFloat,
+    locked,
+    traits,
+    family,
+    placeUnder,
+    layOver,
+    placeMedium,
     all,
     rectsOf,
     lay,

@@ -9,7 +9,7 @@ export function useSceneStage(): ComputedRef<Shown> {
     const answer = design.answer
     const line = answer ? design.scenes[answer.scene] : undefined
     if (!answer || !line) return { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, days: [] }
-    const zones = design.layers.flatMap((id) => design.zones[id] ?? [])
+    const zones = design.layers.flatMap((id) => (design.zones[id]?.hidden ? [] : (design.zones[id] ?? [])))
     return {
       canvas: answer.canvas,
       scenes: {

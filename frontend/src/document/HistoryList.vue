@@ -14,16 +14,22 @@ const labels = useLabels()
 const revisions = ref<RevisionLine[]>([])
 const cancelled = ref(new Set<number>())
 
+const PAGE = 100
+const more = ref(false)
+
+/** The latest of them, or a page further back. */
+async function load(before: number | null): Promise<void> {
+  const asked = `/api/documents/${props.document}/revisions${before === null ? '' : `?before=${before}`}`
+  const page = (await call<{ revisions: RevisionLine[] }>('GET', asked).catch(() => ({ revisions: [] }))).revisions
+  revisions.value = before === null ? page : [...revisions.value, ...page]
+  more.value = page.length === PAGE
+  const gone = new Set<number>()
+  for (const one of revisions.value) if (one.cancels !== null && !gone.has(one.number)) gone.add(one.cancels)
+  cancelled.value = gone
+}
 watch(
   () => [props.document, props.revision],
-  async () => {
-    revisions.value = (
-      await call<{ revisions: RevisionLine[] }>('GET', `/api/documents/${props.document}/revisions`).catch(() => ({ revisions: [] }))
-    ).revisions
-    const gone = new Set<number>()
-    for (const one of revisions.value) if (one.cancels !== null && !gone.has(one.number)) gone.add(one.cancels)
-    cancelled.value = gone
-  },
+  () => load(null),
   { immediate: true },
 )
 </script>
@@ -45,4 +51,7 @@ watch(
       </button>
     </li>
   </ol>
+  <button v-if="more" type="button" class="btn btn-sm btn-outline-dark" @click="load(revisions.at(-1)?.number ?? null)">
+    {{ t('history.earlier') }}
+  </button>
 </template>

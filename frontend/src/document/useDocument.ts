@@ -12,6 +12,8 @@ interface Options<Answer> {
   take: (answer: Answer, fresh: boolean) => void
   /** What is looked at, for the server to answer about. */
   view: () => Record<string, string>
+  /** Where in it one is, for the others who have it open. */
+  spot?: () => string
   mayChange: () => boolean
 }
 
@@ -19,7 +21,7 @@ interface Options<Answer> {
  * One document that is open on this page: the batches on their way to the server, what the server said last, undo,
  * conflicts, and what others did meanwhile. Every kind of document is edited through this.
  */
-export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChange }: Options<Answer>) {
+export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, mayChange }: Options<Answer>) {
   const session = useSession()
   const id = ref('')
   const revision = ref(0)
@@ -29,9 +31,10 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
   const conflict = shallowRef<Problem | null>(null)
   /** What others did since this page last said so. */
   const news = shallowRef<RevisionLine[]>([])
+  /** Who else has it open, and where they are in it. */
+  const here = shallowRef<{ name: string; spot: string }[]>([])
   const undo = shallowRef<DocumentAnswer['undo']>({ undo: null, redo: null })
   let queue: BatchQueue | null = null
-  let client = ''
   let opening: Promise<void> = Promise.resolve()
   let running: Promise<void> | null = null
   const idle: (() => void)[] = []
@@ -50,13 +53,14 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
     queue = null
     refusal.value = conflict.value = null
     news.value = []
+    here.value = []
     opening = begin(document)
     await opening
   }
 
   async function begin(document: string): Promise<void> {
-    client = await clientId()
-    await reload()
+    // Asked at the same time: neither needs the other.
+    const [client] = await Promise.all([clientId(), reload()])
     const opened = await BatchQueue.open(document, session.me?.email ?? '', client)
     if (id.value !== document) return
     queue = opened
@@ -161,7 +165,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
     if (waiting.value > 0) await new Promise<void>((done) => idle.push(done))
     refusal.value = null
     try {
-      const sent = { batch: crypto.randomUUID(), client, view: view(), ...body }
+      const sent = { batch: crypto.randomUUID(), client: await clientId(), view: view(), ...body }
       accept(await call<Answer>('POST', address, sent), false)
       return true
     } catch (error) {
@@ -176,10 +180,11 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
   /** Asks whether others did anything; what they did is shown and said. */
   async function listen(): Promise<void> {
     if (!id.value || running !== null || waiting.value > 0 || conflict.value) return
-    const since = await call<{ revision: number; revisions: RevisionLine[] }>(
+    const since = await call<{ revision: number; revisions: RevisionLine[]; here: { name: string; spot: string }[] }>(
       'GET',
-      path(`/since/${revision.value}`),
+      path(`/since/${revision.value}?${new URLSearchParams({ spot: spot?.() ?? '' }).toString()}`),
     ).catch(() => null)
+    if (since) here.value = since.here
     if (!since || since.revision <= revision.value || running !== null) return
     await reload()
     news.value = [...since.revisions].reverse()
@@ -196,6 +201,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, mayChan
     refusal,
     conflict,
     news,
+    here,
     undo,
     open,
     reload,

@@ -57,6 +57,7 @@ useUndoKeys((kind) => whole.value && void surfaces.step(kind))
         <h1>{{ t('elevation.title') }}</h1>
         <p class="hint">{{ t(arranging ? 'elevation.arrange-hint' : 'elevation.hint') }}</p>
         <span class="spring" />
+        <RouterLink :to="{ name: 'designs' }">{{ t('designs.title') }}</RouterLink>
         <template v-if="session.may('mount')">
           <button type="button" class="btn btn-sm btn-outline-dark" :aria-pressed="arranging" @click="arranging = !arranging">
             {{ t('elevation.arrange') }}

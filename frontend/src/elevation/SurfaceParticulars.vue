@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
+import { BCollapse, BFormCheckboxGroup, BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
@@ -19,9 +19,19 @@ const session = useSession()
 const surfaces = useSurfaces()
 const name = ref('')
 const area = ref('')
+const alsoFor = ref<string[]>([])
+const choosing = ref(false)
+const others = computed(() =>
+  (surfaces.elevation?.surfaces ?? [])
+    .filter((one) => one.code !== props.surface.code)
+    .map((one) => ({ value: one.code, text: listed(one.name, pixels(...one.canvas)) })),
+)
 watch(
   () => props.surface.code,
-  () => (area.value = ''),
+  () => {
+    area.value = ''
+    alsoFor.value = []
+  },
 )
 const error = ref<unknown>(null)
 const inUse = ref('')
@@ -45,6 +55,7 @@ const make = (): Promise<void> =>
       design: crypto.randomUUID(),
       name: name.value,
       area: area.value || null,
+      surfaces: alsoFor.value,
     })
     await router.push({ name: 'bench', params: { design: made.design } })
   })
@@ -155,6 +166,16 @@ async function archive(sure: boolean): Promise<void> {
         <option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option>
       </BFormSelect>
     </label>
+    <fieldset v-if="others.length" class="also-for">
+      <legend>
+        <button type="button" class="plain" :aria-expanded="choosing" aria-controls="also-for" @click="choosing = !choosing">
+          {{ t('designs.also-for', { count: alsoFor.length }) }}
+        </button>
+      </legend>
+      <BCollapse id="also-for" v-model="choosing">
+        <BFormCheckboxGroup v-model="alsoFor" stacked :options="others" />
+      </BCollapse>
+    </fieldset>
     <button class="btn btn-primary btn-sm" type="submit">{{ t('elevation.make') }}</button>
   </form>
   <h3>{{ t('elevation.players') }}</h3>

@@ -24,7 +24,7 @@ async function show(): Promise<void> {
   const handed = props.surface.handed
   if (!handed || !stage.value) return
   try {
-    plan = asPlan((await call<{ plan: Plan | PlanOne }>('GET', `/api/releases/${handed.release}/plan`)).plan)
+    plan = asPlan((await call<{ plan: Plan | PlanOne }>('GET', `/api/releases/${handed.release}/plan?surface=${props.surface.code}`)).plan)
     await Promise.all(plan.fonts.map(loadFace)).catch(() => undefined)
     draw()
     empty.value = false

@@ -2,7 +2,7 @@
 import { onMounted, onUnmounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { PlayerLine } from '../api/types'
+import type { PlayerLine } from '../api/handoff'
 import { useSession } from '../session/session'
 import RefusalNote from '../ui/RefusalNote.vue'
 import PlayerCard from './PlayerCard.vue'

@@ -1,4 +1,4 @@
-import type { ClockToken, Offset } from './types'
+import type { ClockToken, CountToken, Offset } from './types'
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
 const months = [
@@ -19,10 +19,34 @@ const two = (value: number): string => String(value).padStart(2, '0')
 
 /** A clock's text at an instant: the offset is looked up in the plan's table, then the fields are read off as UTC. */
 export function clockText(tokens: ClockToken[], offsets: Offset[], nowMs: number): string {
+  const civil = civilAt(offsets, nowMs)
+  return tokens.map((token) => ('text' in token ? token.text : field(token.field, civil))).join('')
+}
+
+/** The civil time there, as if it were UTC. */
+function civilAt(offsets: Offset[], nowMs: number): Date {
   let offset = offsets[0]?.offset_s ?? 0
   for (const step of offsets) if (step.from_ms <= nowMs) offset = step.offset_s
-  const civil = new Date(nowMs + offset * 1000)
-  return tokens.map((token) => ('text' in token ? token.text : field(token.field, civil))).join('')
+  return new Date(nowMs + offset * 1000)
+}
+
+/** Whole seconds to an instant, or since; none beyond it. */
+export function countText(tokens: CountToken[], atMs: number, up: boolean, nowMs: number): string {
+  const seconds = Math.max(0, up ? Math.floor((nowMs - atMs) / 1000) : Math.ceil((atMs - nowMs) / 1000))
+  return tokens
+    .map((token) => {
+      if ('text' in token) return token.text
+      const whole = Math.floor(seconds / token.unit_s)
+      return String(token.of === null ? whole : whole % token.of).padStart(token.digits, '0')
+    })
+    .join('')
+}
+
+/** Degrees clockwise from above of the hands for hours, minutes and seconds. */
+export function handsAt(offsets: Offset[], nowMs: number): [number, number, number] {
+  const civil = civilAt(offsets, nowMs)
+  const [minutes, seconds] = [civil.getUTCMinutes(), civil.getUTCSeconds()]
+  return [(civil.getUTCHours() % 12) * 30 + minutes / 2, minutes * 6 + seconds / 10, seconds * 6]
 }
 
 function field(name: string, civil: Date): string {

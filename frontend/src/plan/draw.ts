@@ -1,12 +1,13 @@
-import { clockText } from './clock'
+import { clockText, countText } from './clock'
 import { faceName } from './faces'
+import { drawDial, drawQr, drawShape, tickDial } from './figures'
 import type { DrawingKind, Drawings, Item, Rect, TextLook } from './types'
 
 export type MediaUrl = (sha256: string) => string
 
 const px = (thousandths: number): string => `${thousandths / 1000}px`
 
-type Drawer<Kind extends DrawingKind> = (drawing: Drawings[Kind], mediaUrl: MediaUrl) => HTMLElement[]
+type Drawer<Kind extends DrawingKind> = (drawing: Drawings[Kind], mediaUrl: MediaUrl) => Element[]
 
 /** How each kind is drawn; a kind that is missing here does not compile. */
 const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
@@ -14,24 +15,29 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   colour: () => [],
   picture: (item, mediaUrl) => [drawPicture(mediaUrl(item.sha256), item.drawn_mpx)],
   video: (item, mediaUrl) => [drawVideo(mediaUrl(item.sha256), item.drawn_mpx, item.sound)],
-  text: (item) =>
-    item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
-  clock: (item) => {
-    const line = drawLine('', item, item.box_mpx)
-    // Flex keeps a clock that is too wide centred on its box; text-align would push it out on one side.
-    Object.assign(line.style, {
-      display: 'flex',
-      justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align],
-    })
-    return [line]
+  text: (item) => {
+    const lines = [
+      ...drawPlate(item),
+      ...item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
+    ]
+    if (!item.ticker) return lines
+    const moving = document.createElement('div')
+    moving.className = 'pane-moving'
+    moving.append(...lines)
+    return [moving]
   },
+  clock: drawOneLine,
+  count: drawOneLine,
+  dial: drawDial,
+  qr: drawQr,
+  shape: drawShape,
 }
 
 /** One item as DOM, sized in canvas px. */
 export function drawItem(item: Item, mediaUrl: MediaUrl): HTMLElement {
   const box = document.createElement('div')
   box.className = `pane-item pane-${item.kind}`
-  if ('ground' in item) box.style.background = item.ground
+  if ('ground' in item) box.style.background = item.ground ?? 'transparent'
   if (item.kind === 'colour') box.style.background = item.colour
   box.append(...(DRAWERS[item.kind] as Drawer<DrawingKind>)(item, mediaUrl))
   return box
@@ -62,6 +68,24 @@ function drawVideo(url: string, drawn: Rect, sound: boolean): HTMLVideoElement {
   return video
 }
 
+function drawOneLine(item: Drawings['clock'] | Drawings['count']): HTMLElement[] {
+  const line = drawLine('', item, item.box_mpx)
+  // Flex keeps a line that is too wide centred on its box; text-align would push it out on one side.
+  Object.assign(line.style, {
+    display: 'flex',
+    justifyContent: { left: 'flex-start', centre: 'center', right: 'flex-end' }[item.align],
+  })
+  return [...drawPlate(item), line]
+}
+
+function drawPlate({ plate }: TextLook): HTMLElement[] {
+  if (!plate) return []
+  const box = document.createElement('div')
+  place(box, plate.rect_mpx)
+  Object.assign(box.style, { background: plate.colour, borderRadius: px(plate.radius_mpx) })
+  return [box]
+}
+
 function drawLine(text: string, look: TextLook, rect: Rect): HTMLElement {
   const line = document.createElement('div')
   line.textContent = text
@@ -75,24 +99,51 @@ function drawLine(text: string, look: TextLook, rect: Rect): HTMLElement {
     whiteSpace: 'pre',
     fontKerning: 'normal',
   })
+  if (look.spacing_mpx) line.style.letterSpacing = px(look.spacing_mpx)
+  // Half of a stroke lies inside the letters, which are painted over it.
+  if (look.outline)
+    Object.assign(line.style, {
+      webkitTextStroke: `${px(2 * look.outline.width_mpx)} ${look.outline.colour}`,
+      paintOrder: 'stroke fill',
+      strokeLinejoin: 'round',
+    })
+  if (look.shadow) {
+    const { x_mpx: x, y_mpx: y, blur_mpx: blur, colour } = look.shadow
+    line.style.textShadow = `${px(x)} ${px(y)} ${px(blur)} ${colour}`
+  }
   return line
 }
 
-export function tickClock(box: HTMLElement, item: Item, nowMs: number): void {
-  if (item.kind !== 'clock' || !box.firstElementChild) return
-  const text = clockText(item.tokens, item.offsets, nowMs)
-  if (box.firstElementChild.textContent !== text) box.firstElementChild.textContent = text
+/** What goes by the time of day. */
+export function tick(box: HTMLElement, item: Item, nowMs: number): void {
+  if (item.kind === 'dial') tickDial(box, item, nowMs)
+  if (item.kind === 'clock') write(box.lastElementChild, clockText(item.tokens, item.offsets, nowMs))
+  if (item.kind === 'count') write(box.lastElementChild, countText(item.tokens, item.at_ms, item.up, nowMs))
+}
+
+function write(line: Element | null, text: string): void {
+  if (line && line.textContent !== text) line.textContent = text
+}
+
+export function moveTicker(box: HTMLElement, item: Item, sinceMs: number): void {
+  const moving = box.firstElementChild
+  if (item.kind !== 'text' || !item.ticker || !(moving instanceof HTMLElement)) return
+  const { from_mpx: from, to_mpx: to, ms, ahead_ms: ahead } = item.ticker
+  const share = ((sinceMs + ahead) % ms) / ms
+  const at = (axis: 0 | 1): number => (from[axis] + (to[axis] - from[axis]) * share) / 1000
+  moving.style.transform = `translate3d(${at(0)}px, ${at(1)}px, 0)`
 }
 
 /** Brings a video to where it should be; small drift is left alone, so that it does not stutter. */
 export function steerVideo(box: HTMLElement, item: Item, sinceMs: number, running: boolean): void {
   const video = box.querySelector('video')
   if (item.kind !== 'video' || !video) return
-  const wanted = (item.content_ms > 0 ? sinceMs % item.content_ms : 0) / 1000
+  const wanted = ((item.content_from_ms ?? 0) + (item.content_ms > 0 ? sinceMs % item.content_ms : 0)) / 1000
   const drift = Math.abs(video.currentTime - wanted)
   const tolerance = running ? 0.3 : 0.02
-  if (drift > tolerance && Math.abs(drift - item.content_ms / 1000) > tolerance && !video.seeking)
-    video.currentTime = wanted
+  // A whole file begins again by itself; a part of one would go on beyond its end.
+  const wraps = item.content_from_ms === undefined && Math.abs(drift - item.content_ms / 1000) <= tolerance
+  if (drift > tolerance && !wraps && !video.seeking) video.currentTime = wanted
   if (running && video.paused && video.readyState >= 2) void video.play().catch(() => undefined)
   if (!running && !video.paused) video.pause()
 }

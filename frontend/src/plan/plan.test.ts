@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import clocks from '../../../tests/cases/clocks.json'
+import counts from '../../../tests/cases/counts.json'
 import phases from '../../../tests/cases/phase.json'
-import { clockText } from './clock'
+import { clockText, countText, handsAt } from './clock'
 import { asPlan, type PlanOne } from './older'
 import { midnightBefore, sceneAt, showing } from './phase'
-import type { ClockToken, Item } from './types'
+import type { ClockToken, CountToken, Item } from './types'
 
 describe('what the player finds by itself', () => {
   it('is what the core finds, on the same cases', () => {
@@ -22,6 +23,18 @@ describe('what the player finds by itself', () => {
     for (const { tokens, offset_s, now_ms, text } of clocks.cases) {
       expect(clockText(tokens as ClockToken[], [{ from_ms: 0, offset_s }], now_ms)).toBe(text)
     }
+  })
+
+  it('counts as divmod does, and not beyond the instant', () => {
+    for (const { tokens, at_ms, up, now_ms, text } of counts.cases) {
+      expect(countText(tokens as CountToken[], at_ms, up, now_ms)).toBe(text)
+    }
+  })
+
+  it('turns the hands of a dial to the civil time', () => {
+    const summer = [{ from_ms: 0, offset_s: 3600 }]
+    expect(handsAt(summer, Date.UTC(2026, 5, 1, 11, 0, 0))).toEqual([0, 0, 0])
+    expect(handsAt(summer, Date.UTC(2026, 5, 1, 8, 30, 20))).toEqual([285, 182, 120])
   })
 
   it('lets a scene without a length stay, and begins days at their midnights', () => {

@@ -1,4 +1,4 @@
-import { drawItem, steerVideo, tickClock, type MediaUrl } from './draw'
+import { drawItem, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
 import { showing } from './phase'
 import type { Item, ZonePlan } from './types'
 
@@ -17,6 +17,7 @@ export class StageZone {
   ) {
     this.element.className = 'pane-zone'
     this.element.dataset['zone'] = plan.id
+    if (plan.float) this.element.classList.add('pane-float')
     this.place()
   }
 
@@ -27,6 +28,7 @@ export class StageZone {
   update(plan: ZonePlan): void {
     if (plan === this.plan) return
     this.plan = plan
+    this.element.classList.toggle('pane-float', plan.float)
     for (const box of this.drawn.values()) this.drop(box)
     this.drawn.clear()
     this.current = -1
@@ -45,6 +47,7 @@ export class StageZone {
       height: `${height}px`,
       transform,
       zIndex,
+      opacity: this.plan.opacity === undefined ? '' : String(this.plan.opacity / 1000),
     })
   }
 
@@ -76,12 +79,15 @@ export class StageZone {
 
   private move(box: HTMLElement, item: Item | undefined, sinceMs: number, nowMs: number, running: boolean): void {
     if (!item) return
-    if (item.kind === 'clock') tickClock(box, item, nowMs)
+    tick(box, item, nowMs)
+    if (item.kind === 'text') moveTicker(box, item, sinceMs)
     if (item.kind === 'video') steerVideo(box, item, sinceMs, running)
   }
 
   private turnTo(index: number, box: HTMLElement): void {
     this.current = index
+    const item = this.plan.items[index]
+    this.element.classList.toggle('pane-clear', !!item && 'ground' in item && item.ground === null)
     this.element.append(box)
     const far = [...this.drawn.keys()].filter((known) => known !== index).slice(0, -KEPT_ITEMS)
     for (const known of far) {

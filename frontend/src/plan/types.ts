@@ -10,7 +10,20 @@ export interface TextLook {
   size: number
   line_mpx: number
   colour: string
-  ground: string
+  /** null: what lies under it is seen. */
+  ground: string | null
+  spacing_mpx?: number
+  outline?: { colour: string; width_mpx: number }
+  shadow?: { colour: string; x_mpx: number; y_mpx: number; blur_mpx: number }
+  plate?: { colour: string; rect_mpx: Rect; radius_mpx: number }
+}
+/** The way a moving text goes, over and over. */
+export interface Way {
+  from_mpx: [number, number]
+  to_mpx: [number, number]
+  ms: number
+  /** It has come so far when it begins. */
+  ahead_ms: number
 }
 export interface TextLine {
   text: string
@@ -28,24 +41,59 @@ export interface Timing {
   transition: Transition
 }
 export type ClockToken = { field: string } | { text: string }
+/** So many seconds each; `of`: so many of them make the next larger one. */
+export type CountToken = { unit_s: number; of: number | null; digits: number } | { text: string }
 export interface Offset {
   from_ms: number
   offset_s: number
 }
+type OneLine = { box_mpx: Rect; align: 'left' | 'centre' | 'right' } & TextLook
 interface Picture {
   sha256: string
   drawn_mpx: Rect
-  ground: string
+  ground: string | null
   cut_ppm: number
   scale_ppm: number
+  /** Of art with alpha, in px of the zone: what to lay under each, and the room inside it. */
+  openings?: { cover: Rect; inside: Rect }[]
 }
 export interface Drawings {
   standby: object
   colour: { colour: string }
   picture: Picture
-  video: Picture & { content_ms: number; sound: boolean }
-  text: { lines: TextLine[] } & TextLook
-  clock: { tokens: ClockToken[]; offsets: Offset[]; box_mpx: Rect; align: 'left' | 'centre' | 'right' } & TextLook
+  /** So long; of a part of a file, from so far into it on. */
+  video: Picture & { content_ms: number; content_from_ms?: number; sound: boolean }
+  text: { lines: TextLine[]; ticker?: Way } & TextLook
+  clock: { tokens: ClockToken[]; offsets: Offset[] } & OneLine
+  count: { tokens: CountToken[]; at_ms: number; up: boolean } & OneLine
+  dial: {
+    hands: string
+    face: string
+    accent: string
+    ground: string | null
+    seconds: boolean
+    /** Middle and radius. */
+    circle_mpx: [number, number, number]
+    offsets: Offset[]
+  }
+  qr: {
+    /** Modules, 1 is dark; none where there is no room or nothing to say. */
+    rows: string[]
+    module_px: number
+    place_px: [number, number]
+    colour: string
+    ground: string
+    scan_mm: number | null
+  }
+  shape: {
+    path: string
+    box_mpx: Rect
+    colour: string
+    ground: string | null
+    /** From the colour to another one, along a line in thousandths of the box. */
+    gradient?: { to: string; line: [number, number, number, number] }
+    line?: { colour: string; width_mpx: number }
+  }
 }
 export type DrawingKind = keyof Drawings
 export type Drawing = { [Kind in DrawingKind]: { kind: Kind } & Drawings[Kind] }[DrawingKind]
@@ -60,6 +108,10 @@ export interface ZonePlan {
   turn: number
   layer: number
   float: boolean
+  /** Thousandths; opaque when it is not said. */
+  opacity?: number
+  /** Left out of what is shown; only the bench knows of it. */
+  hidden?: boolean
   /** Its time counts from the site's midnight, not from its scene. */
   runs_on: boolean
   ratio: Ratio

@@ -13,6 +13,9 @@ function chosen(): void {
   if (input.value) input.value.value = ''
   void stock.sendAll(files)
 }
+const KINDS =
+  'image/jpeg,image/png,image/webp,image/gif,image/tiff,image/bmp,image/avif,image/svg+xml,application/pdf,.heic,.heif,' +
+  'video/*,.mkv,.mov,.ts'
 </script>
 
 <template>
@@ -22,7 +25,7 @@ function chosen(): void {
     class="visually-hidden"
     type="file"
     multiple
-    accept=".jpg,.jpeg,.png,.webp,.mp4,.webm"
+    :accept="KINDS"
     :aria-label="t('stock.choose')"
     tabindex="-1"
     @change="chosen" />

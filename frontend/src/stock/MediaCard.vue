@@ -18,6 +18,10 @@ const { t } = useI18n()
     <h3 v-b-tooltip="media.name">{{ media.name }}</h3>
     <p v-if="media.size && media.ratio" class="measure">{{ pixels(...media.size) }} · {{ ratioText(media.ratio) }}</p>
     <p v-if="media.fault" class="refusal">{{ media.fault.message }} {{ media.fault.mend }}</p>
+    <p v-if="media.original" class="hint">
+      {{ t('stock.made-of', { codec: media.original.codec, size: fileSize(media.original.bytes) }) }}
+      {{ media.original.why.map((one) => t(`stock.why-${one}`)).join(', ') }}.
+    </p>
     <p class="hint">
       {{ fileSize(media.bytes) }} ·
       <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>

@@ -8,6 +8,7 @@ import { fileSize, ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ChooseFiles from './ChooseFiles.vue'
 import MediaCard from './MediaCard.vue'
+import ReplaceFile from './ReplaceFile.vue'
 import { useUploads } from './uploads'
 
 const { t } = useI18n()
@@ -80,6 +81,7 @@ onMounted(() => void stock.load())
     <p v-else-if="stock.loaded && !listed.length" class="empty-state">{{ t('stock.nothing') }}</p>
     <div class="media-grid">
       <MediaCard v-for="one in listed" :key="one.id" :media="one">
+        <ReplaceFile v-if="session.may('clear') && one.state === 'ready'" :media="one" @refused="error = $event" />
         <button
           v-if="session.may('clear')"
           type="button"

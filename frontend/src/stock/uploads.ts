@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { call, upload } from '../api/client'
 import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
@@ -49,15 +49,45 @@ export const useUploads = defineStore('uploads', () => {
     }
   }
 
-  async function send(file: File): Promise<void> {
+  async function replace(medium: MediaLine, by: string): Promise<void> {
+    await call('POST', `/api/stock/${medium.id}/replace`, { seen: medium.sha256, with: by })
+    await load()
+  }
+  /** Sends a file and puts it in a medium's place. */
+  async function replaceByFile(medium: MediaLine, file: File): Promise<void> {
+    const sent = await sendForUse(file)
+    if (sent) await replace(medium, sent.id)
+  }
+  /** Sends a file and waits until it has been looked at. */
+  async function sendForUse(file: File): Promise<MediaLine | undefined> {
+    const sent = await send(file)
+    if (sent) await until(() => find(sent.id)?.state !== 'waiting')
+    return sent && find(sent.id)
+  }
+  const until = (reached: () => boolean): Promise<void> =>
+    new Promise((resolve) => {
+      const stop = watch(
+        media,
+        () => {
+          if (!reached()) return
+          queueMicrotask(() => stop())
+          resolve()
+        },
+        { immediate: true },
+      )
+    })
+
+  async function send(file: File): Promise<MediaLine | undefined> {
     uploads.value.push({ key: ++number, name: file.name, total: file.size, sent: 0, fault: null, done: false })
     const line = uploads.value[uploads.value.length - 1] as Upload
     try {
-      await upload<MediaLine>(`/api/sites/${session.slug}/stock`, file, (sent) => (line.sent = sent))
+      const made = await upload<MediaLine>(`/api/sites/${session.slug}/stock`, file, (sent) => (line.sent = sent))
       line.done = true
       await load()
+      return made
     } catch (refused) {
       line.fault = refused
+      return undefined
     }
   }
 
@@ -80,6 +110,9 @@ export const useUploads = defineStore('uploads', () => {
     percent,
     load,
     sendAll,
+    replace,
+    replaceByFile,
+    sendForUse,
     dismiss,
     find,
   }

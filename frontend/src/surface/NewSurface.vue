@@ -180,6 +180,7 @@ onMounted(async () => {
       <div class="button-row staying">
         <button type="submit" class="btn btn-primary btn-sm" :disabled="!resolved">{{ t('surface.make') }}</button>
         <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'elevation' }">{{ t('surface.cancel') }}</RouterLink>
+        <span v-if="!resolved && !unresolved" class="hint">{{ t('surface.nothing-yet') }}</span>
       </div>
     </form>
   </div>

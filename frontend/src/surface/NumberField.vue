@@ -35,6 +35,7 @@ function typed(): void {
         v-model="text"
         class="measure"
         inputmode="decimal"
+        @focus="($event.target as HTMLInputElement).select()"
         :disabled="disabled"
         :placeholder="placeholder"
         :aria-invalid="refusal !== ''"

@@ -51,6 +51,7 @@ function reset(): void {
         v-model="typed"
         class="measure"
         inputmode="decimal"
+        @focus="($event.target as HTMLInputElement).select()"
         :disabled="disabled"
         :aria-invalid="wrong !== ''"
         :aria-describedby="wrong ? `${id}-wrong` : undefined"

@@ -7,11 +7,18 @@ export function fillWords(fill: Fill, mediaName: (id: string) => string | undefi
       return fill.text.split('\n')[0] ?? ''
     case 'clock':
       return fill.pattern
+    case 'count':
+      return fill.at.replace('T', ' ')
+    case 'qr':
+      return Object.values(fill.content)[1] ?? ''
+    case 'shape':
+      return fill.shape
     case 'colour':
       return fill.colour
     case 'picture':
     case 'video':
       return mediaName(fill.media) ?? '—'
+    case 'dial':
     case 'empty':
     case 'playlist':
       return ''

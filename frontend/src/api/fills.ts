@@ -1,0 +1,119 @@
+import type { Rect } from '../plan/types'
+
+/** What zones show, as documents hold it. */
+export interface TextStyle {
+  font: string
+  weight: number
+  size: number
+  min_size: number
+  mode: 'as_set' | 'wrap' | 'shrink' | 'wrap_shrink' | 'ellipsis'
+  line_height: number
+  colour: string
+  /** null: what lies under it is seen. */
+  ground: string | null
+  align: 'left' | 'centre' | 'right'
+  valign: 'top' | 'middle' | 'bottom'
+  padding: number
+  /** Thousandths of the size. */
+  spacing?: number
+  outline?: { colour: string; px: number } | null
+  shadow?: { colour: string; x: number; y: number; blur: number } | null
+  plate?: { colour: string; padding: number; radius: number } | null
+}
+
+export type FitMode = 'contain' | 'cover' | 'stretch' | 'none'
+export interface EmptyFill {
+  kind: 'empty'
+}
+export interface ColourFill {
+  kind: 'colour'
+  colour: string
+}
+/** Faces are marked in ppm of the picture. */
+interface MediaLook {
+  media: string
+  fit: FitMode
+  focus: [number, number]
+  /** null: what lies under it is seen, through it and beside it. */
+  ground: string | null
+  faces?: Rect[]
+}
+export interface PictureFill extends MediaLook {
+  kind: 'picture'
+}
+export interface VideoFill extends MediaLook {
+  kind: 'video'
+  sound: boolean
+  /** ms of the file. */
+  trim?: [number, number] | null
+}
+export interface TextFill extends TextStyle {
+  kind: 'text'
+  text: string
+  ticker?: { direction: 'left' | 'right' | 'up' | 'down'; speed: number } | null
+}
+export interface ClockFill extends TextStyle {
+  kind: 'clock'
+  pattern: string
+}
+export interface CountFill extends TextStyle {
+  kind: 'count'
+  at: string
+  up: boolean
+  pattern: string
+}
+export interface DialFill {
+  kind: 'dial'
+  hands: string
+  face: string
+  accent: string
+  ground: string | null
+  seconds: boolean
+}
+export type QrContent =
+  | { as: 'text'; text: string }
+  | { as: 'address'; address: string }
+  | { as: 'contact'; name: string; phone: string; email: string; address: string }
+  | { as: 'network'; name: string; password: string; security: 'WPA' | 'WEP' | 'nopass' }
+export interface QrFill {
+  kind: 'qr'
+  content: QrContent
+  level: 'L' | 'M' | 'Q' | 'H'
+  colour: string
+  ground: string
+}
+export const SHAPES = [
+  'rectangle',
+  'ellipse',
+  'triangle',
+  'diamond',
+  'hexagon',
+  'arrow',
+  'star',
+  'ribbon',
+  'line',
+] as const
+export interface ShapeFill {
+  kind: 'shape'
+  shape: (typeof SHAPES)[number]
+  colour: string
+  gradient?: { to: string; angle: number } | null
+  line?: { colour: string; px: number } | null
+  radius: number
+  padding: number
+  ground: string | null
+}
+export type WrittenFill = TextFill | ClockFill | CountFill
+export interface Entry {
+  id: string
+  fill: Fill
+  duration_ms: number | null
+  enabled: boolean
+  transition: { kind: 'cut' | 'fade'; ms: number }
+}
+export interface PlaylistFill {
+  kind: 'playlist'
+  entries: Entry[]
+}
+export type MediaFill = PictureFill | VideoFill
+export type Fill = EmptyFill | ColourFill | MediaFill | WrittenFill | DialFill | QrFill | ShapeFill | PlaylistFill
