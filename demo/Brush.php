@@ -172,6 +172,39 @@ final class Brush
         }
     }
 
+    /** A bulkhead with two openings to look through: a round one, and a wide one for words. */
+    public static function portholes(string $path, int $width, int $height): void
+    {
+        $brush = new self($width, $height);
+        imagealphablending($brush->image, false);
+        imagesavealpha($brush->image, true);
+        imagefilledrectangle($brush->image, 0, 0, $width, $height, $brush->hex('#1F3B4D'));
+        $clear = (int) imagecolorallocatealpha($brush->image, 0, 0, 0, 127);
+        [$unit, $brass, $dark] = [intdiv($height, 20), $brush->hex('#C9A25B'), $brush->hex('#16303F')];
+        for ($y = $unit; $y < $height; $y += 3 * $unit) {
+            imagefilledrectangle($brush->image, 0, $y, $width, $y + 2, $dark);
+        }
+        [$x, $y, $across] = [intdiv($width, 3), intdiv($height, 2), 13 * $unit];
+        imagefilledellipse($brush->image, $x, $y, $across + 2 * $unit, $across + 2 * $unit, $brass);
+        imagefilledellipse($brush->image, $x, $y, $across, $across, $clear);
+        for ($bolt = 0; $bolt < 12; ++$bolt) {
+            $reach = ($across + $unit) / 2;
+            $at = [(int) ($x + $reach * cos($bolt * \M_PI / 6)), (int) ($y + $reach * sin($bolt * \M_PI / 6))];
+            imagefilledellipse($brush->image, $at[0], $at[1], intdiv($unit, 2), intdiv($unit, 2), $dark);
+        }
+        [$left, $right] = [intdiv(5 * $width, 8), $width - 2 * $unit];
+        imagefilledrectangle($brush->image, $left, 5 * $unit, $right, 15 * $unit, $brass);
+        imagefilledrectangle(
+            $brush->image,
+            $left + intdiv($unit, 2),
+            5 * $unit + intdiv($unit, 2),
+            $right - intdiv($unit, 2),
+            15 * $unit - intdiv($unit, 2),
+            $clear,
+        );
+        $brush->save($path);
+    }
+
     private function save(string $path): void
     {
         match (pathinfo($path, \PATHINFO_EXTENSION)) {

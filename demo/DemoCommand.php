@@ -61,7 +61,7 @@ final class DemoCommand extends Command
         $this->surface($sites['aldermoor'], Harrowmere::jetty(), $designer);
         $media = $this->media($designer, $output);
         foreach (Designs::all($media) as $design) {
-            ($this->create)(
+            $this->create->onSurface(
                 $design['surface'],
                 Input::of(['design' => $design['id'], 'name' => $design['name']]),
                 $designer,

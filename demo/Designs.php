@@ -157,8 +157,8 @@ final class Designs
         return [
             Sketch::split('z-0b0c1d00', 'columns', 3846, 'z-side'),
             Sketch::split('z-side', 'rows', 1083, 'z-poster'),
-            Sketch::fill('z-0b0c1d00', Sketch::video($media['Crossing to Ness.mp4'])),
-            Sketch::fill('z-side', Sketch::picture($media['Harbour at dusk.png'])),
+            Sketch::fill('z-0b0c1d00', Sketch::picture($media['Hall view.jpg'])),
+            Sketch::fill('z-side', Sketch::video($media['Crossing to Ness.mp4'])),
             Sketch::fill('z-poster', Sketch::text('Welcome to Harrowmere Landing', 220, ['align' => 'centre'])),
         ];
     }
@@ -184,7 +184,7 @@ final class Designs
                     'ground' => '#23343F',
                 ]),
             ),
-            Sketch::fill('z-right', Sketch::picture($media['Lake at noon.jpg'])),
+            Sketch::fill('z-right', Sketch::picture($media['Lake at noon, tall.jpg'])),
         ];
     }
 
@@ -198,7 +198,7 @@ final class Designs
         return [
             Sketch::split('z-0b0c1d00', 'columns', 800, 'z-word'),
             Sketch::split('z-word', 'rows', 560, 'z-clock'),
-            Sketch::fill('z-0b0c1d00', Sketch::picture($media['Lake at dawn.jpg'])),
+            Sketch::fill('z-0b0c1d00', Sketch::picture($media['Quay at dawn.jpg'])),
             Sketch::fill(
                 'z-word',
                 Sketch::text('Touch to buy your ticket', 72, [
@@ -248,18 +248,20 @@ final class Designs
      */
     private static function lookout(array $media): array
     {
-        $view = ['faces' => [[420_000, 560_000, 140_000, 150_000]]] + Sketch::picture($media['Lake at dawn.jpg']);
+        $view = Sketch::picture($media['Lookout by day.jpg']);
 
         return [
             Sketch::split('z-0b0c1d00', 'rows', 1760, 'z-word'),
             Sketch::size('z-word', '400px'),
+            Sketch::split('z-word', 'columns', 3866, 'z-time'),
+            Sketch::fill('z-time', Sketch::clock('HH:mm', 240, ['align' => 'centre', 'ground' => '#0F1A21'])),
             Sketch::fill('z-0b0c1d00', $view),
             Sketch::fill(
                 'z-word',
                 Sketch::text(
                     'Ness lies to the left, Aldermoor straight ahead, and on clear days Tarn Holm far behind it',
-                    150,
-                    ['align' => 'centre'],
+                    140,
+                    ['align' => 'left'],
                 ),
             ),
             Sketch::name('z-word', 'What lies where'),
@@ -272,7 +274,7 @@ final class Designs
                 'copies' => ['z-0b0c1d00' => 'z-dusk'],
                 'joins' => true,
             ],
-            Sketch::fill('z-dusk', Sketch::picture($media['Harbour at dusk.png'])),
+            Sketch::fill('z-dusk', Sketch::picture($media['Lookout at dusk.jpg'])),
             ['do' => 'scene.length', 'scene' => 's-rest', 'length' => ['kind' => 'ms', 'ms' => 12_000]],
             ['do' => 'scene.length', 'scene' => 's-night', 'length' => ['kind' => 'ms', 'ms' => 8000]],
             ['do' => 'scene.transition', 'scene' => 's-night', 'transition' => ['kind' => 'fade', 'ms' => 1500]],

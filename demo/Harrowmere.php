@@ -93,7 +93,7 @@ final class Harrowmere
                 $one($panel([1920, 1080], [1209.6, 680.4], 9)),
                 1000,
                 1900,
-                ['viewing_mm' => [1500, 8000], 'areas' => [$lowerStrip]],
+                ['viewing_mm' => [1000, 3500], 'areas' => [$lowerStrip]],
             ),
             self::surface(
                 'gate-1',
@@ -102,7 +102,7 @@ final class Harrowmere
                 $one($panel([1080, 1920], [604.8, 1075.2], 12)),
                 2600,
                 650,
-                ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]],
+                ['groups' => ['Gates'], 'viewing_mm' => [1000, 4000]],
             ),
             self::surface(
                 'gate-2',
@@ -111,7 +111,7 @@ final class Harrowmere
                 $one($panel([1920, 1080], [1075.2, 604.8], 12, 90)),
                 3950,
                 650,
-                ['groups' => ['Gates'], 'viewing_mm' => [1000, 12_000]],
+                ['groups' => ['Gates'], 'viewing_mm' => [1000, 4000]],
             ),
             self::surface(
                 'hall',
@@ -122,7 +122,7 @@ final class Harrowmere
                 1500,
                 [
                     'groups' => ['Hall'],
-                    'viewing_mm' => [3000, 25_000],
+                    'viewing_mm' => [3000, 16_000],
                     'sound' => true,
                     'safe_px' => [60, 60, 60, 60],
                     'areas' => [$lowerStrip, $rightColumn],
@@ -130,7 +130,7 @@ final class Harrowmere
             ),
             self::surface('ribbon', 'ribbon-1', 'Quay ribbon', $one($panel([960, 96], [5760, 576], 0)), 4300, 3550, [
                 'kind' => 'LED',
-                'viewing_mm' => [15_000, 60_000],
+                'viewing_mm' => [10_000, 40_000],
                 'outputs' => $ribbon,
             ]),
             self::surface(
@@ -140,7 +140,7 @@ final class Harrowmere
                 $grid(2, 1, $panel([3840, 2160], [1209.6, 680.4], 8)),
                 9500,
                 1050,
-                ['groups' => ['Hall'], 'viewing_mm' => [1500, 6000]],
+                ['groups' => ['Hall'], 'viewing_mm' => [1500, 4500]],
             ),
             self::surface(
                 'cafe',
@@ -149,7 +149,7 @@ final class Harrowmere
                 $one($panel([3840, 2160], [1428.5, 803.5], 10)),
                 10_400,
                 2500,
-                ['viewing_mm' => [2000, 7000]],
+                ['viewing_mm' => [1500, 5000]],
             ),
         ];
     }
@@ -189,7 +189,13 @@ final class Harrowmere
             'Lake at dawn.jpg' => static fn (string $path, string $font) => Brush::lake($path, 3960, 2640, 7),
             'Lake at noon.jpg' => static fn (string $path, string $font) => Brush::lake($path, 2640, 1760, 12),
             'Harbour at dusk.png' => static fn (string $path, string $font) => Brush::lake($path, 1920, 1080, 20, 250),
-            'Totem view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1080, 1440, 15, 300),
+            'Porthole art.png' => static fn (string $path, string $font) => Brush::portholes($path, 1920, 1080),
+            'Totem view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1080, 960, 15, 300),
+            'Lake at noon, tall.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1280, 2160, 12),
+            'Quay at dawn.jpg' => static fn (string $path, string $font) => Brush::lake($path, 800, 800, 7, 250),
+            'Hall view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 3846, 2166, 12),
+            'Lookout by day.jpg' => static fn (string $path, string $font) => Brush::lake($path, 7731, 1760, 12),
+            'Lookout at dusk.jpg' => static fn (string $path, string $font) => Brush::lake($path, 7731, 1760, 20),
             'Lantern evening poster.png' => static fn (string $path, string $font) => Brush::poster(
                 $path,
                 1320,
@@ -216,8 +222,8 @@ final class Harrowmere
             ) => Brush::poster($path, 1000, 800, $font, '1931', 'Steamers daily', '#E9DDC4', '#4A3B2A'),
             'Crossing to Ness.mp4' => static fn (string $path, string $font) => Footage::crossing(
                 $path,
-                1280,
-                720,
+                1600,
+                900,
                 12,
                 12,
             ),

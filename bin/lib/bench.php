@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Glazing;
@@ -129,7 +130,7 @@ $row('(c) unchanged poll of a player ÷ static file, p50', $percentile($polls, 0
 
 // (d) dragging a mullion with 200 zones: one step of the pointer in every frame; what was drawn, by the browser's own trace.
 $quiet = static fn (Page $page) => $page->until('pictures', static fn () => $page->script('return [...document.images].every((i) => i.complete) && document.fonts.status === "loaded"'), 60);
-$traced = static function (callable $prepare, string $css, int $step) use ($address, $quiet): array {
+$traced = static function (callable $prepare, string $css, int $step, bool $free = false) use ($address, $quiet): array {
     $file = sys_get_temp_dir().'/pane-trace-'.bin2hex(random_bytes(6)).'.json';
     $page = new Page(Chromium::open([1600, 1000], trace: $file), $address);
     $prepare($page->signIn());
@@ -137,9 +138,9 @@ $traced = static function (callable $prepare, string $css, int $step) use ($addr
     $tools = new Facebook\WebDriver\Chrome\ChromeDevToolsDriver($page->browser);
     $tools->execute('Performance.enable');
     $script = static fn (): float => (float) array_column($tools->execute('Performance.getMetrics')['metrics'], 'value', 'name')['ScriptDuration'];
-    FrameTrace::drag($page, $css, 30, $step);
+    FrameTrace::drag($page, $css, 30, $step, $free);
     $before = $script();
-    FrameTrace::drag($page, $css, 240, $step);
+    FrameTrace::drag($page, $css, 240, $step, $free);
     $spent = ($script() - $before) * 1000;
     $page->browser->quit();
     $intervals = FrameTrace::intervalsMs($file);
@@ -160,6 +161,107 @@ $frames('(d), (f) for comparison, a dot on an empty page', $intervals);
 [$intervals, $script] = $traced(static fn (Page $page) => $page->open('/bench/'.BenchClient::DESIGN)->until('200 panes', static fn () => count($page->browser->findElements(WebDriverBy::cssSelector('.pane'))) === 200, 60), '.mullion.x', 1);
 $frames('(d) drag with 200 zones', $intervals);
 $row('(d) drag with 200 zones: script per frame', $script, ' ms', 4);
+
+// (h) the same load with 40 of its zones as floats: a mullion, and twelve floats chosen together; nothing is sent while they are dragged.
+$floats = $client->makeFloats();
+$withFloats = static function (Page $page) use ($floats): void {
+    $page->open("/bench/$floats")->until('40 floats', static fn () => count($page->browser->findElements(WebDriverBy::cssSelector('.float'))) === 40, 60);
+};
+// Free of snap lines (Ctrl): where something holds still at one, no frame is drawn.
+[$intervals] = $traced($withFloats, '.mullion.x', 1, true);
+$frames('(h) drag of a mullion with 40 floats', $intervals);
+$sent = null;
+$twelve = static function (Page $page) use ($withFloats): void {
+    $withFloats($page);
+    $faces = array_slice($page->browser->findElements(WebDriverBy::cssSelector('.float-face')), 0, 12);
+    $page->browser->action()->moveToElement($faces[0])->click()->perform();
+    $page->key('keyDown', WebDriverKeys::SHIFT);
+    foreach (array_slice($faces, 1) as $face) {
+        $page->browser->action()->moveToElement($face)->click()->perform();
+    }
+    $page->key('keyUp', WebDriverKeys::SHIFT);
+    $page->until('twelve', static fn () => count($page->browser->findElements(WebDriverBy::cssSelector('.float.chosen'))) === 12);
+};
+[$intervals, $script] = $traced($twelve, '[data-float="float5"] .float-face', 1, true);
+$frames('(h) drag of twelve floats', $intervals);
+$row('(h) drag of twelve floats: script per frame', $script, ' ms', null);
+
+// (i) opening 200 zones: requests about the design, and when its panes are there.
+$page = new Page(Chromium::open([1600, 1000]), $address);
+$page->signIn()->open('/bench/'.BenchClient::DESIGN)->until('panes', static fn () => count($page->browser->findElements(WebDriverBy::cssSelector('.pane'))) === 200, 60);
+$page->script('sessionStorage.setItem("panes", ""); const watch = () => { if (document.querySelector(".pane")) sessionStorage.setItem("panes", String(performance.now())); else requestAnimationFrame(watch) }; watch()');
+$page->browser->navigate()->refresh();
+$shown = (float) $page->browser->executeAsyncScript('const done = arguments[0]; const watch = () => (document.querySelector(".pane") ? done(performance.now()) : requestAnimationFrame(watch)); watch()');
+$asked = (int) $page->script('return performance.getEntriesByType("resource").filter((one) => one.name.includes("/api/documents/")).length');
+$page->browser->quit();
+$row('(i) opening 200 zones: panes are there after', $shown, ' ms', 1000);
+$row('(i) opening 200 zones: requests about it', $asked, '', 1);
+
+// (j) how what the bench is told of a layout grows with its zones.
+$told = static function (int $panes) use ($percentile): float {
+    $columns = (int) ceil(sqrt($panes));
+    $parts = [];
+    $zones = [];
+    for ($left = $panes, $c = 0; $left > 0; $left -= $columns, ++$c) {
+        $rows = [];
+        foreach (range(0, min($columns, $left) - 1) as $r) {
+            $rows[] = ['size' => ($r + 1).'fr', 'pane' => "p$c-$r"];
+            $zones["p$c-$r"] = ['letter' => UpperPane\Core\Base\Letters::at(count($zones)), 'name' => '', 'fill' => ['kind' => 'empty']];
+        }
+        $parts[] = ['size' => ($c + 1).'fr', 'id' => "s$c", 'split' => 'rows', 'gutter' => 0, 'parts' => $rows];
+    }
+    $design = UpperPane\Core\Design\DesignReader::read(UpperPane\Core\Base\Input::of([
+        'version' => 2, 'name' => 'Many', 'canvas' => ['px' => [30_000, 30_000], 'um' => [30_000_000, 30_000_000]], 'letters_used' => count($zones), 'reflow' => 'short_side', 'order' => ['s'], 'round' => ['s'], 'zones' => $zones,
+        'scenes' => ['s' => ['name' => 'S', 'layouts' => ['own' => ['glazing' => ['id' => 'root', 'split' => 'columns', 'gutter' => 0, 'parts' => $parts], 'floats' => []]], 'ground' => ['kind' => 'colour', 'colour' => '#000000'], 'length' => ['kind' => 'open'], 'transition' => ['kind' => 'cut', 'ms' => 0]]],
+    ]));
+    $times = [];
+    for ($i = 0; $i < 7; ++$i) {
+        $start = hrtime(true);
+        UpperPane\Core\Plan\BenchView::of(UpperPane\Core\Design\LayoutAt::of($design, 's', false), null);
+        $times[] = (hrtime(true) - $start) / 1e6;
+    }
+
+    return $percentile($times, 0.5);
+};
+[$few, $some, $many] = array_map($told, [20, 200, 2000]);
+$row('(j) the bench’s view of 200 zones ÷ 20 zones', $some / $few, '×', 15);
+$row('(j) the bench’s view of 2000 zones ÷ 200 zones', $many / $some, '×', 15);
+$row('(j) the bench’s view of 2000 zones', $many, ' ms', null);
+
+// (k) ten thousand revisions: opening and undoing then, against the first; and what one takes in the store.
+$long = $client->makeScenes(1);
+$revision = $client->call('GET', "/api/documents/$long")['revision'];
+$opening = static function () use ($client, $long, $percentile): array {
+    $opened = $undone = [];
+    for ($i = 0; $i < 15; ++$i) {
+        $client->call('GET', "/api/documents/$long");
+        $opened[] = $client->tookMs();
+        foreach (['undo', 'redo'] as $kind) {
+            $client->call('POST', "/api/documents/$long/$kind", ['batch' => BenchClient::uuid(), 'client' => BenchClient::uuid()]);
+            $undone[] = $client->tookMs();
+        }
+    }
+
+    return [$percentile($opened, 0.5), $percentile($undone, 0.5)];
+};
+$revision = $client->batch($long, $revision, [Sketch::fill('c1', Sketch::colour('#000001'))])['revision'];
+[$openedFirst, $undoneFirst] = $opening();
+$revision = $client->call('GET', "/api/documents/$long")['revision'];
+$stored = new PDO('mysql:unix_socket='.getenv('UPPER_PANE_VAR').'/run/mysql.sock;dbname=upper_pane', (string) posix_getpwuid(posix_geteuid())['name']);
+$written = static fn (): int => array_sum(array_column($stored->query('SHOW BINARY LOGS')->fetchAll(PDO::FETCH_ASSOC), 'File_size'));
+$logged = $written();
+for ($i = 0; $i < 10_000; ++$i) {
+    $revision = $client->batch($long, $revision, [Sketch::fill('c1', Sketch::colour(sprintf('#%06X', $i)))])['revision'];
+}
+$logged = ($written() - $logged) / 10_000;
+[$openedLast, $undoneLast] = $opening();
+$row('(k) opened after 10,000 revisions ÷ before', $openedLast / $openedFirst, '×', 1.5);
+$row('(k) undone after 10,000 revisions ÷ before', $undoneLast / $undoneFirst, '×', 1.5);
+$bytes = (float) $stored->query("SELECT SUM(LENGTH(labels) + LENGTH(commands) + LENGTH(inverses) + LENGTH(reads_scopes) + LENGTH(writes_scopes) + 200) / COUNT(*) FROM revision WHERE document_id = '$long'")->fetchColumn();
+$row('(k) a small edit in the tables', $bytes, ' B', 2048);
+$row('(k) a small edit in the binary log', $logged, ' B', 16_384);
+$kept = (float) $stored->query("SELECT SUM(COALESCE(LENGTH(keyframe), 0)) / COUNT(*) FROM revision WHERE document_id = '$long'")->fetchColumn();
+$row('(k) kept whole states, per edit', $kept, ' B', null);
 
 // (e) panels resolved: how the time grows with their number, as a grid and hung freely (other pitches and turns among them).
 $panel = ['native' => [192, 108], 'active_mm' => [1209.6, 680.4], 'bezel_mm' => [1.89, 1.89, 1.89, 1.89]];
@@ -183,6 +285,8 @@ foreach (['a grid' => $grid, 'hung freely' => $hung] as $how => $shape) {
     $row("(e) panels resolved, $how: 400 ÷ 40", $most / $forty, '×', 15);
     $row("(e) panels resolved, $how: 400", $most, ' ms', null);
 }
+
+require __DIR__.'/bench-fills.php';
 
 // (f) panning the Elevation with 60 surfaces, among them a wall of 8 × 6.
 $client->makeSite(60);

@@ -1,8 +1,8 @@
 # Brings a bare Debian 12 to where the app runs: packages, PHP and JavaScript libraries, the built front end.
 # Each step is skipped when it has been done for the very same input. Needs: say.sh, ROOT.
 
-RUN_PACKAGES="mariadb-server nginx-light php8.2-cli php8.2-fpm php8.2-mysql php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip php8.2-curl ffmpeg fonts-roboto-unhinted fonts-lato"
-TEST_PACKAGES="edid-decode chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl python3 w3c-sgml-lib libxml2-utils poppler-utils curl"
+RUN_PACKAGES="mariadb-server nginx-light php8.2-cli php8.2-fpm php8.2-mysql php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip php8.2-curl ffmpeg imagemagick icc-profiles-free librsvg2-bin poppler-utils fonts-roboto-unhinted fonts-lato fonts-inter fonts-open-sans fonts-noto-core fonts-ebgaramond fonts-vollkorn fonts-cantarell fonts-jetbrains-mono fonts-comfortaa fonts-quicksand fonts-crosextra-carlito fonts-sil-andika fonts-hosny-amiri fonts-yanone-kaffeesatz fonts-league-spartan fonts-droid-fallback"
+TEST_PACKAGES="edid-decode zbar-tools chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl python3 python3-shapely w3c-sgml-lib libxml2-utils poppler-utils curl"
 
 missing_packages() {
   local package
@@ -74,6 +74,6 @@ prepare_machine() {
   [ -f "$ROOT/public/fonts/manifest.php" ] || rm -f "$ROOT/var/stamps/fonts"
   once_for php "Installing PHP libraries" "composer.json" install_php_libraries &&
     once_for js "Installing JavaScript libraries" "package.json package-lock.json" install_js_libraries &&
-    once_for fonts "Publishing fonts" "config/fonts.php src/Adapter/FontLibrary.php core/Text/FontReader.php" publish_fonts &&
+    once_for fonts "Publishing fonts" "config/fonts.php src/Adapter/FontLibrary.php core/Text" publish_fonts &&
     once_for front "Building the front end" "frontend vite.config.ts package.json" build_front_end
 }

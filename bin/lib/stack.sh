@@ -63,9 +63,10 @@ start_mariadb() {
   chmod 600 "$STACK/db-password"
   local as=()
   [ "$(id -u)" = 0 ] && as=(setpriv --reuid=mysql --regid=mysql --clear-groups)
+  # BINLOG=yes: as a replicated database keeps it.
   "${as[@]}" mariadbd --no-defaults --datadir="$STACK/mariadb" --socket="$STACK/run/mysql.sock" --pid-file="$STACK/run/mariadb.pid" \
     --bind-address=127.0.0.1 --port="$(cat "$STACK/db-port")" --log-error="$STACK/log/mariadb.log" --skip-name-resolve \
-    --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit="${FLUSH:-1}" --max-allowed-packet=64M >/dev/null 2>&1 </dev/null &
+    --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit="${FLUSH:-1}" --max-allowed-packet=64M ${BINLOG:+--log-bin --server-id=1 --binlog-format=ROW} >/dev/null 2>&1 </dev/null &
   for _ in $(seq 1 400); do
     sql 'SELECT 1' >/dev/null 2>&1 && break
     sleep 0.05

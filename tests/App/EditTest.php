@@ -155,6 +155,36 @@ final class EditTest extends ApiCase
         );
     }
 
+    public function testOthersAreSeenWhereTheyAreUntilTheyAreGone(): void
+    {
+        $this->signIn('ada');
+        $asked = '/api/documents/'.self::BOARD.'/since/1';
+        self::assertSame([], $this->call('GET', "$asked?spot=z-right", status: 200)['here']);
+        $this->signIn();
+        $here = fn () => $this->call('GET', $asked, status: 200)['here'];
+        self::assertSame([['name' => 'Ada Wren', 'spot' => 'z-right']], $here());
+        self::database()->executeStatement('UPDATE presence SET at_ms = at_ms - 15001');
+        self::assertSame([], $here());
+    }
+
+    public function testTheHistoryIsReadBackPageByPage(): void
+    {
+        $this->signIn();
+        $revision = (int) $this->call('GET', '/api/documents/'.self::BOARD)['revision'];
+        for ($step = 0; $step < 105; ++$step) {
+            $revision = (int) $this->edit([Sketch::name('z-right', "Name $step")], $revision)['revision'];
+        }
+        $page = fn (string $before) => array_column(
+            $this->call('GET', '/api/documents/'.self::BOARD."/revisions$before", status: 200)['revisions'],
+            'number',
+        );
+        $first = $page('');
+        $second = $page('?before='.min($first));
+
+        self::assertCount(100, $first);
+        self::assertSame(range($revision, 0), [...$first, ...$second], 'every revision once, the latest first');
+    }
+
     public function testSaysWhatWasDoneSinceAndByWhom(): void
     {
         $this->signIn();

@@ -118,7 +118,7 @@ final class GateTest extends ApiCase
     {
         return (int) self::database()->fetchOne(
             'SELECT (SELECT COUNT(*) + COALESCE(SUM(revision), 0) FROM document) + (SELECT COUNT(*) FROM part) + '.
-                '(SELECT COUNT(*) FROM revision) + (SELECT COUNT(*) FROM release_) + (SELECT COUNT(*) FROM hand_off) + '.
+                '(SELECT COUNT(*) FROM revision) + (SELECT COUNT(*) FROM release_) + (SELECT COUNT(*) FROM release_plan) + (SELECT COUNT(*) FROM hand_off) + '.
                 '(SELECT COUNT(*) FROM media) + (SELECT COUNT(*) FROM surface) + (SELECT COUNT(*) FROM audit) + '.
                 '(SELECT COUNT(*) + SUM(orders_number) FROM player) + (SELECT COUNT(*) FROM job)',
         );

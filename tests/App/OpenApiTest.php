@@ -60,7 +60,14 @@ final class OpenApiTest extends ApiCase
         $this->call('GET', '/api/me/sessions', status: 200);
         $this->call('DELETE', '/api/me/sessions/there', status: 204);
         $this->call('GET', '/api/sites/harrowmere/elevation', status: 200);
-        $this->call('GET', '/api/sites/harrowmere/stock', status: 200);
+        $stock = array_column(
+            $this->call('GET', '/api/sites/harrowmere/stock', status: 200)['media'],
+            null,
+            'name',
+        );
+        ['Lake at noon.jpg' => $one, 'Harbour at dusk.png' => $other] = $stock;
+        $by = ['seen' => $one['sha256'], 'with' => $other['id']];
+        $this->call('POST', "/api/stock/{$one['id']}/replace", $by, 200);
         $file = (string) tempnam(sys_get_temp_dir(), 'upload');
         imagepng(imagecreatetruecolor(3, 2) ?: self::fail('no picture'), $file);
         $upload = ['file' => new UploadedFile($file, 'small.png', test: true)];
@@ -88,6 +95,16 @@ final class OpenApiTest extends ApiCase
         [$design, $board] = ['/api/designs/'.self::BOARD, '/api/documents/'.self::BOARD];
         $made = ['design' => self::uuid(), 'name' => 'New'];
         $this->call('POST', '/api/surfaces/booking/designs', $made, 201);
+        $this->call('POST', "$design/duplicate", ['design' => self::uuid(), 'name' => 'Again'], 201);
+        $size = ['px' => [640, 64], 'pitch_mm' => 2.5];
+        $kept = ['starter' => 'k-1', 'name' => 'Kept', 'scene' => 's-rest', 'layout' => 'own'];
+        $this->call('POST', "$design/starters", $kept + $step(), 200);
+        $sized = ['design' => self::uuid(), 'name' => 'Sign', 'canvas' => $size];
+        $this->call('POST', '/api/sites/harrowmere/designs', $sized, 201);
+        $smil = '<smil><head><layout><root-layout width="9" height="9"/></layout></head></smil>';
+        $read = ['design' => self::uuid(), 'name' => 'Read', 'pitch_mm' => 0.5, 'smil' => $smil];
+        $this->call('POST', '/api/sites/harrowmere/designs/smil', $read, 201);
+        $this->call('GET', '/api/sites/harrowmere/designs?find=sign', status: 200);
         $commands = [Sketch::split('z-right', 'rows', 1000, 'z-low'), Sketch::fill('z-low', Sketch::colour('#000000'))];
         $first = $this->call('GET', $board, status: 200)['revision'];
         $this->call('POST', "$board/batches", ['revision' => $first, 'commands' => $commands] + $step(), 200);

@@ -68,6 +68,12 @@ final class PaneTest extends TestCase
             '{"source":[4000,3000],"box":[1320,880],"fit":"cover","focus":[50,50]}',
             '{"drawn":[0,-55,1320,990],"visible":[0,166.667,4000,2666.667],"bars":[0,0,0,0],"cut":0.1111,"scale":[0.33,0.33]}',
         ];
+        yield 'the first line of checks.md' => [
+            'text',
+            '{"font":"Roboto","size":40,"text":"The quick brown fox","box":[300,200],"mode":"wrap","line_height":1.2}',
+            '{"size":40,"lines":[{"text":"The quick brown","width":293.262},{"text":"fox","width":56.152}],"used":[293.262,96],"overflow":false,"measured":"exact","cap_height_px":28.438}',
+        ];
+        yield 'grey on white' => ['contrast', '{"ink":"#777777","ground":"#ffffff"}', '{"ratio":4.48}'];
         yield 'a layout as SMIL' => [
             'smil-write',
             '{"size":[640,480],"regions":[{"id":"A","rect":[0,0,640,480],"z":1,"fit":"cover","focus":[50,100],"ground":"#102030"}]}',
@@ -136,6 +142,23 @@ final class PaneTest extends TestCase
             'legible.height_or_font',
             '',
         ];
+        yield 'a face that is not there' => [
+            ['text'],
+            '{"font":"Nowhere","size":10,"text":"a","box":[1,1]}',
+            'text.font_unknown',
+            '/font',
+        ];
+        yield 'a colour by name' => [['contrast'], '{"ink":"grey","ground":"#ffffff"}', 'input.colour', '/ink'];
+        yield 'nothing to scan' => [['qr'], '{"text":""}', 'qr.empty', '/text'];
+        yield 'too much to scan' => [
+            ['qr'],
+            json_encode(['text' => str_repeat('a', 2332)], \JSON_THROW_ON_ERROR),
+            'qr.too_long',
+            '/text',
+        ];
+        yield 'no picture' => [['cutout', '--file', __FILE__], '', 'cutout.no_picture', ''];
+        yield 'an option that is none' => [['cutout', '--file', __FILE__, '--beta', '1'], '', 'pane.argument', ''];
+        yield 'an option beyond' => [['cutout', '--file', __FILE__, '--alpha', '256'], '', 'pane.option', ''];
         yield 'a file that is none' => [['edid', '--file', '/nowhere'], '', 'pane.file_unreadable', ''];
         yield 'no file' => [['edid'], '', 'pane.file_wanted', ''];
         yield 'text instead of an EDID' => [['edid', '--file', __FILE__], '', 'edid.not_edid', ''];

@@ -23,6 +23,7 @@ final class LayersTest
         'Layout',
         'Picture',
         'Text',
+        'Legibility',
         'Time',
         'Design',
     ];

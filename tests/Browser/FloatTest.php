@@ -133,6 +133,55 @@ final class FloatTest extends BrowserCase
         $this->assertAccessible($page);
     }
 
+    public function testFloatsAreSeenThroughLockedHiddenAndGrouped(): void
+    {
+        $page = $this->design('Floats and their traits');
+        $page->press('Stock', 'aside')->press('As a float: Harbour at dusk.png', 'aside');
+        $this->floats($page, 1);
+        $card = $page->see('Totem view.jpg', '.carriable');
+        $shift = new WebDriverActions($page->browser);
+        $shift->moveToElement($card)->clickAndHold()->moveByOffset(-8, 8)->keyDown(null, Keys::SHIFT);
+        $shift->moveToElement($page->find('.pane-face'), -200, -80)->moveByOffset(2, 2)->release();
+        $shift->keyUp(null, Keys::SHIFT)->perform();
+        $this->floats($page, 2);
+        $page->press('Particulars', 'aside')->typeIn('Opacity', '40');
+        $page->until('seen through', static fn () => $page->script(
+            'return [...document.querySelectorAll(".bench-stage .pane-zone")].some((zone) => zone.style.opacity === "0.4")',
+        ));
+
+        $page->press('Lock B', '.layers')->find('.layer-line [aria-label="Lock B"][aria-pressed="true"]');
+        $before = $this->rects($page)[0];
+        $this->drag($page, '[data-float]:first-of-type .float-face', 60, 20);
+        $page->press('Hide C', '.layers');
+        $this->floats($page, 1);
+        self::assertSame($before, $this->rects($page)[0], 'locked, it stays');
+        $this->assertAccessible($page);
+
+        // By keys: shown again, both chosen by the list and grouped, moved as one.
+        $page->tabTo('Hide C')->keys(Keys::ENTER);
+        $this->floats($page, 2);
+        $page->tabTo('Lock B')->keys(Keys::ENTER)->find('.layer-line [aria-label="Lock B"][aria-pressed="false"]');
+        $faces = $page->all('.float-face');
+        $faces[0]->click();
+        $more = (new WebDriverActions($page->browser))->keyDown(null, Keys::SHIFT)->moveToElement($faces[1])->click();
+        $more->keyUp(null, Keys::SHIFT)->perform();
+        $page->until('both', static fn () => count($page->all('.float.chosen')) === 2);
+        $page->press('Group', '.arrange')->see('Ungroup', '.arrange');
+        (new WebDriverActions($page->browser))->moveToElement($page->find('.pane-face'), -340, 180)->click()->perform();
+        $page->until('none', static fn () => $page->all('.float.chosen') === []);
+        $page->all('.float-face')[0]->click();
+        $page->until('one brings the other', static fn () => count($page->all('.float.chosen')) === 2);
+        $old = $this->rects($page);
+        $page->keys(Keys::SHIFT.Keys::ARROW_DOWN.Keys::NULL);
+        $tops = static fn (array $rects): array => array_column($rects, 'top');
+        $page->until('both moved', fn () => min(array_map(
+            static fn ($now, $then) => $now - $then,
+            $tops($this->rects($page)),
+            $tops($old),
+        )) > 0);
+        $page->press('Ungroup', '.arrange')->see('Group', '.arrange');
+    }
+
     private function design(string $name): Page
     {
         $page = $this->page();

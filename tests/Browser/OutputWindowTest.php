@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Browser;
 
+use Facebook\WebDriver\WebDriverKeys as Keys;
 use UpperPane\Tests\Support\Page;
 
 /**
@@ -19,12 +20,13 @@ final class OutputWindowTest extends BrowserCase
     public function testALineGoesOnFromPanelToPanel(): void
     {
         $page = $this->page();
-        $page
-            ->signIn()
-            ->open('/bench/0b0c1d00-0000-4000-8000-000000000008')
-            ->see('What you see from here', '.bench-bar h1');
+        $page->signIn()->click('[data-surface="lookout"]')->see('Lookout pair', 'aside h2');
+        $page->typeIn('Name of the new design', 'One line', Keys::ENTER)->see('One line', '.title-block');
+        $words = 'Ness lies to the left, Aldermoor straight ahead, and on clear days Tarn Holm far behind it. ';
+        $page->press('text', '.empty-help')->type('#bench-panel textarea', $words.$words, Keys::TAB);
+        $page->see('Ness', '.bench-stage');
         $this->release($page, 'For two windows');
-        $this->handOff($page, 'lookout-1', 'What you see from here');
+        $this->handOff($page, 'lookout-1', 'One line');
         $window = $this->page(1920, 1080)->open('/play/lookout-1?output=1');
         $this->pair($page, $window, 'lookout-1');
         $words = [];

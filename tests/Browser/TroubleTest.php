@@ -59,6 +59,32 @@ final class TroubleTest extends BrowserCase
         $dina->press('Undo')->see('Ada Wren has since changed the same place', '[role=alert]');
     }
 
+    /** The same float moved by both before they hear of each other; that the other is here, and where, is seen. */
+    public function testTwoPeopleMoveTheSameFloat(): void
+    {
+        $this->expectRefusals('status of 409', 'net::ERR');
+        $dina = $this->page()->signIn()->open('/bench/'.self::CAFE);
+        $ada = $this->page()->signIn('ada')->open('/bench/'.self::CAFE);
+        $ada->find('.pane');
+        $dina->find('.pane-face')->sendKeys('f');
+        $dina->find('.draw-sheet:focus')->sendKeys("\u{E007}");
+        $dina->find('.float-face');
+        $ada->find('.float-face')->click();
+        $dina->see('also here: Ada Wren (D)', '.here');
+        $this->assertAccessible($dina);
+
+        $this->network($ada, false);
+        $dina->find('.float-face:focus')->sendKeys("\u{E014}");
+        $dina->see('saved, revision', '.save-word');
+        $ada->find('.float-face')->sendKeys("\u{E015}");
+        $this->network($ada, true);
+        $ada->see('Dina Okafor changed the same place', '.modal');
+        $this->assertAccessible($ada);
+        $ada->press('Keep what is there', '.modal')->gone('.modal');
+        $lies = static fn (Page $page): string => (string) $page->field('Right by')->getAttribute('value');
+        $ada->until('Dina’s place is there', fn () => $lies($ada) === $lies($dina));
+    }
+
     /**
      * Two batches of one queue stand on what their author saw, not on what the server answered to the first (review:
      * the second then overwrote another person's change without a choice). Dina's network is away while both write into

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Outside;
 
 use Facebook\WebDriver\Remote\RemoteWebDriver;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
@@ -20,6 +21,7 @@ use UpperPane\Core\Layout\GlazingReader;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
 use UpperPane\Core\Text\FontFace;
+use UpperPane\Core\Text\FontFile;
 use UpperPane\Core\Text\FontReader;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\Files;
@@ -29,54 +31,121 @@ use UpperPane\Tests\Support\TinyFont;
 /** The core's answers against programs that know nothing of it: Chromium, HarfBuzz, exiftool. */
 final class OutsideTest extends TestCase
 {
+    /** So many of the strings are exact in faces that have only some scripts; the others are made for other scripts. */
+    private const FEW = ['Amiri' => 150, 'EB Garamond' => 90, 'Droid Sans Fallback' => 0, 'Noto Sans Hebrew' => 0];
+
+    /** @return iterable<string, array{string, int}> every face that the app serves */
+    public static function faces(): iterable
+    {
+        foreach (TestFonts::all() as $family => ['faces' => $faces]) {
+            foreach (array_keys($faces) as $weight) {
+                yield "$family $weight" => [$family, $weight];
+            }
+        }
+    }
+
     /**
-     * The worst of 100 Latin strings within 1 % of Chromium's DOM, and every one equal to HarfBuzz (hb-shape) to the
-     * unit.
+     * Of 300 strings, those called exact equal HarfBuzz (hb-shape) to the unit where they are of one script, and
+     * Chromium's DOM to its 64th of a px in any case; all are within 1 % where the face has the characters.
      */
-    public function testTextWidthsAgreeWithHarfBuzzAndChromium(): void
+    #[DataProvider('faces')]
+    public function testTextWidthsAgreeWithHarfBuzzAndChromium(string $family, int $weight): void
     {
         $strings = self::strings();
-        self::assertCount(100, $strings);
-        $browser = Chromium::open();
-        $browser->get('data:text/html,<body></body>');
-        try {
-            foreach (
-                [['Roboto', 400], ['Roboto', 900], ['Roboto Condensed', 700], ['Lato', 400]] as [$family, $weight]
-            ) {
-                $face = (new TestFonts())->face($family, $weight);
-                $path = TestFonts::path($family, $weight);
-                $shaped = array_map(
-                    static fn (string $line) => array_sum(array_column((array) json_decode($line, true), 'ax')),
-                    self::shape($path, $strings),
-                );
-                self::assertSame(
-                    $shaped,
-                    array_map($face->widthUnits(...), $strings),
-                    "$family $weight against hb-shape",
-                );
-
-                $widths = $browser->executeAsyncScript(
-                    <<<'JS'
-                    const [data, strings, done] = arguments
-                    const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0))
-                    new FontFace('probe', bytes).load().then((face) => {
-                      document.fonts.clear(); document.fonts.add(face)
-                      const span = document.body.appendChild(document.createElement('span'))
-                      span.style.cssText = 'font: 100px probe; white-space: pre; position: absolute'
-                      done(strings.map((text) => { span.textContent = text; return span.getBoundingClientRect().width }))
-                    })
-                    JS
-                    ,
-                    [base64_encode((string) file_get_contents($path)), $strings],
-                );
-                foreach ($strings as $index => $text) {
-                    $ours = $face->widthPx($text, 100)->decimal(3);
-                    self::assertEqualsWithDelta(1.0, $ours / $widths[$index], 0.01, "$family $weight: $text");
-                }
+        self::assertCount(300, $strings);
+        $face = (new TestFonts())->face($family, $weight);
+        $path = TestFonts::path($family, $weight);
+        $shaped = array_map(
+            static fn (string $line) => array_sum(array_column((array) json_decode($line, true), 'ax')),
+            self::shape($path, $strings, self::hasOldKerning($path) ? ['--features=-kern'] : []),
+        );
+        $widths = self::drawn($path, $strings);
+        $exact = 0;
+        foreach ($strings as $index => $text) {
+            if (!$face->measures($text)) {
+                continue;
             }
-        } finally {
-            $browser->quit();
+            ++$exact;
+            if (self::isOfOneScript($text)) {
+                self::assertSame($shaped[$index], $face->widthUnits($text), "$text, hb-shape");
+            }
+            $px = $face->widthPx($text, 100)->decimal(3);
+            self::assertEqualsWithDelta($widths[$index], $px, 0.02, "$text, Chromium");
         }
+        self::assertGreaterThanOrEqual(self::FEW[$family] ?? 170, $exact, 'enough of them');
+    }
+
+    /** A `kern` table beside no GPOS kerning is read by HarfBuzz and passed over by Chromium. */
+    private static function hasOldKerning(string $path): bool
+    {
+        $file = FontFile::ofBytes((string) file_get_contents($path));
+
+        return isset($file->tables['kern'])
+            && array_column(FontReader::tables((string) file_get_contents($path))['positioning'], 'kern') === [];
+    }
+
+    /** Letters set apart by a tenth of their size: no ligatures, and room behind each but the last, as in Chromium. */
+    public function testLettersSetApartAreAsWideAsInChromium(): void
+    {
+        foreach ([['Roboto', 400], ['Inter', 700], ['EB Garamond', 400], ['Vollkorn', 900]] as [$family, $weight]) {
+            $face = (new TestFonts())->face($family, $weight)->spaced(100);
+            $strings = array_values(array_filter(self::strings(), $face->measures(...)));
+            $widths = self::drawn(TestFonts::path($family, $weight), $strings, '0.1em');
+            foreach ($strings as $index => $text) {
+                $px = $face->widthPx($text, 100)->decimal(3) + 10;
+                self::assertEqualsWithDelta($widths[$index], $px, 0.02, "$family $weight: $text");
+            }
+        }
+    }
+
+    /**
+     * @param list<string> $strings
+     *
+     * @return list<float> px at 100 px
+     */
+    private static function drawn(string $path, array $strings, string $spacing = 'normal'): array
+    {
+        return self::browser()->executeAsyncScript(
+            <<<'JS'
+            const [data, strings, spacing, done] = arguments
+            const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0))
+            new FontFace('probe', bytes).load().then((face) => {
+              document.fonts.clear(); document.fonts.add(face)
+              const span = document.body.appendChild(document.createElement('span'))
+              span.style.cssText = 'font: 100px probe; white-space: pre; position: absolute'
+              span.style.letterSpacing = spacing
+              done(strings.map((text) => { span.textContent = text; return span.getBoundingClientRect().width }))
+            })
+            JS
+            ,
+            [base64_encode((string) file_get_contents($path)), $strings, $spacing],
+        );
+    }
+
+    private static function isOfOneScript(string $text): bool
+    {
+        return count(array_filter(
+            ['Latin', 'Greek', 'Cyrillic'],
+            static fn (string $script) => preg_match("/\\p{{$script}}/u", $text) === 1,
+        )) <= 1;
+    }
+
+    private static ?RemoteWebDriver $browser = null;
+
+    private static function browser(): RemoteWebDriver
+    {
+        if (self::$browser === null) {
+            self::$browser = Chromium::open();
+            self::$browser->get('data:text/html,<body></body>');
+        }
+
+        return self::$browser;
+    }
+
+    public static function tearDownAfterClass(): void
+    {
+        self::$browser?->quit();
+        self::$browser = null;
     }
 
     /**
@@ -299,13 +368,14 @@ final class OutsideTest extends TestCase
 
     /**
      * @param list<string> $strings
+     * @param list<string> $options
      *
      * @return list<string>
      */
-    private static function shape(string $font, array $strings): array
+    private static function shape(string $font, array $strings, array $options = []): array
     {
         $process = new Process(
-            ['hb-shape', '--no-glyph-names', '--no-clusters', '-O', 'json', $font],
+            ['hb-shape', '--no-glyph-names', '--no-clusters', '-O', 'json', ...$options, $font],
             input: implode("\n", $strings)."\n",
         );
         $process->mustRun();
@@ -313,44 +383,13 @@ final class OutsideTest extends TestCase
         return explode("\n", trim($process->getOutput()));
     }
 
-    /** @return list<string> */
+    /**
+     * Words of many languages, marks that no composed letter has, digits, punctuation, several scripts in one.
+     *
+     * @return list<string>
+     */
     private static function strings(): array
     {
-        $words = [
-            'Tō',
-            'Vě',
-            'Łó',
-            'AVATAR',
-            'office',
-            'fi fl ffi',
-            'WAVE',
-            'Ta Te To Ty',
-            'P., T.',
-            'LY',
-            '“Typo”',
-            '12:45',
-            '1/2 3/4',
-            '10–12',
-            'Yvonne’s',
-            'Ťažký',
-            'ďábel',
-            'Øre',
-            'Æsir',
-            'naïve',
-            'Zürich',
-            'Gdańsk',
-            'İstanbul',
-            'fjord',
-            'flügel',
-        ];
-        $frames = ['%s', 'Departure %s to Paris', '%s. %1$s, %1$s!', 'A%sV'];
-        $strings = [];
-        foreach ($frames as $frame) {
-            foreach ($words as $word) {
-                $strings[] = str_replace(['%s', '%1$s'], $word, $frame);
-            }
-        }
-
-        return $strings;
+        return explode("\n", rtrim((string) file_get_contents(\dirname(__DIR__).'/cases/text/strings.txt'), "\n"));
     }
 }

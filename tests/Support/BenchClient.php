@@ -121,6 +121,54 @@ final class BenchClient
         }
     }
 
+    /** The same load with 40 of its zones as floats, twelve of them in a row: 160 panes and 40 floats. Gives its id. */
+    public function makeFloats(): string
+    {
+        $design = self::uuid();
+        $this->call('POST', '/api/surfaces/cafe/designs', ['design' => $design, 'name' => 'Forty floats']);
+        $layout = ['scene' => 's-rest', 'layout' => 'own'];
+        $zones = ['z-'.substr($design, 0, 8)];
+        $commands = [];
+        for ($column = 1; $column < 16; ++$column) {
+            $commands[] = Sketch::split($zones[$column - 1], 'columns', 240 * $column, $zones[] = "c$column");
+        }
+        foreach ($zones as $column => $above) {
+            for ($row = 1; $row < 10; ++$row) {
+                $commands[] = Sketch::split($above, 'rows', 216 * $row, $zones[] = $above = "c{$column}r$row");
+            }
+        }
+        for ($number = 0; $number < 40; ++$number) {
+            $zones[] = "float$number";
+            $commands[] = $layout + [
+                'do' => 'float.place',
+                'float' => [
+                    'zone' => "float$number",
+                    'frame' => 'canvas',
+                    'anchor' => 'top-left',
+                    'offset' => [(80 + 300 * ($number % 12)).'px', (200 + 500 * intdiv($number, 12)).'px'],
+                    'size' => ['240px', '200px'],
+                    'turn' => $number >= 12 && $number % 5 === 4 ? 1500 : 0,
+                ],
+                'before' => null,
+            ];
+        }
+        $media = array_values(
+            array_filter(
+                $this->call('GET', '/api/sites/harrowmere/stock')['media'],
+                static fn (array $one) => str_starts_with($one['mime'], 'image/'),
+            ),
+        );
+        foreach ($zones as $number => $zone) {
+            $commands[] = Sketch::fill($zone, $this->fill($number, $media));
+        }
+        $revision = 0;
+        foreach (array_chunk($commands, 50) as $chunk) {
+            $revision = $this->batch($design, $revision, $chunk)['revision'];
+        }
+
+        return $design;
+    }
+
     /** A design of so many scenes, each of 40 zones of its own: 20 texts, 19 pictures, a clock. Gives its id. */
     public function makeScenes(int $scenes): string
     {
@@ -236,7 +284,7 @@ final class BenchClient
         };
     }
 
-    private static function uuid(): string
+    public static function uuid(): string
     {
         return Uuid::v4()->toRfc4122();
     }

@@ -62,7 +62,7 @@ final class Files
         return self::path($name);
     }
 
-    private static function path(string $name): string
+    public static function path(string $name): string
     {
         $folder = sys_get_temp_dir().'/pane-files-'.getmypid();
         if (!is_dir($folder)) {

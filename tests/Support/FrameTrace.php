@@ -13,20 +13,21 @@ final class FrameTrace
     /**
      * Moves a pointer by one step in every animation frame, to and fro, between the marks.
      *
-     * @param string $css what is pressed and dragged
+     * @param string $css  what is pressed and dragged
+     * @param bool   $free with Ctrl held, so that it snaps to nothing
      */
-    public static function drag(Page $page, string $css, int $frames, int $stepX): void
+    public static function drag(Page $page, string $css, int $frames, int $stepX, bool $free = false): void
     {
         $page->browser->manage()->timeouts()->setScriptTimeout(60);
         $page->browser->executeAsyncScript(
             <<<'JS'
-            const [css, frames, step, done] = arguments
+            const [css, frames, step, free, done] = arguments
             const target = document.querySelector(css)
             const box = target.getBoundingClientRect()
             const reach = 40
             let x = box.left + box.width / 2, gone = 0
             const y = box.top + box.height / 2
-            const send = (type, to) => to.dispatchEvent(new PointerEvent(type, { bubbles: true, cancelable: true, pointerId: 1, isPrimary: true, button: 0, buttons: 1, clientX: x, clientY: y }))
+            const send = (type, to) => to.dispatchEvent(new PointerEvent(type, { bubbles: true, cancelable: true, pointerId: 1, isPrimary: true, button: 0, buttons: 1, clientX: x, clientY: y, ctrlKey: free }))
             performance.mark('drag-start')
             send('pointerdown', target)
             requestAnimationFrame(function tick() {
@@ -39,7 +40,7 @@ final class FrameTrace
             })
             JS
             ,
-            [$css, $frames, $stepX],
+            [$css, $frames, $stepX, $free],
         );
     }
 

@@ -7,6 +7,7 @@ namespace UpperPane\Tests\Support;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
 use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\Remote\DriverCommand;
 use Facebook\WebDriver\Remote\RemoteExecuteMethod;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
@@ -146,7 +147,12 @@ final class Page
         const label = [...document.querySelectorAll('label')].find((e) => e.getClientRects().length && e.innerText.trim().startsWith(arguments[0]))
         return label ? (label.control || label.querySelector('input')) : null
         JS;
-        $this->until("box “{$label}”", fn () => $this->element($script, $label))->click();
+        $this->until("box “{$label}”", function () use ($script, $label) {
+            $box = $this->element($script, $label);
+            $box?->click();
+
+            return $box;
+        });
 
         return $this;
     }
@@ -166,6 +172,48 @@ final class Page
         foreach ($keys as $key) {
             $this->browser->switchTo()->activeElement()->sendKeys($key);
         }
+
+        return $this;
+    }
+
+    /** Presses Tab until what has the focus is named so. */
+    public function tabTo(string $name, bool $back = false): self
+    {
+        $seen = [];
+        for ($press = 0; $press < 150; ++$press) {
+            $focused = (string) $this->script(
+                'const e = document.activeElement; return e.getAttribute("aria-label") || (e.labels && e.labels[0] ? e.labels[0].innerText.split("\n")[0] : e.innerText) || ""',
+            );
+            $seen[] = mb_substr(trim($focused), 0, 24);
+            if (str_starts_with(trim($focused), $name)) {
+                return $this;
+            }
+            $this->tab($back);
+        }
+        throw new \RuntimeException(
+            "Tab never reached “{$name}”: ".implode(' > ', array_slice($seen, 0, 60)),
+        );
+    }
+
+    /** As a keyboard does it: keys sent to an element would be taken for the value of a colour field. */
+    private function tab(bool $back): void
+    {
+        $key = static fn (string $type, string $value) => ['type' => $type, 'value' => $value];
+        $tab = [$key('keyDown', WebDriverKeys::TAB), $key('keyUp', WebDriverKeys::TAB)];
+        $keys = $back
+            ? [$key('keyDown', WebDriverKeys::SHIFT), ...$tab, $key('keyUp', WebDriverKeys::SHIFT)]
+            : $tab;
+        $this->browser->execute(DriverCommand::ACTIONS, [
+            'actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $keys]],
+        ]);
+    }
+
+    /** Presses a key and holds it, or lets it go. */
+    public function key(string $type, string $value): self
+    {
+        $this->browser->execute(DriverCommand::ACTIONS, [
+            'actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => [['type' => $type, 'value' => $value]]]],
+        ]);
 
         return $this;
     }

@@ -36,8 +36,20 @@ final class RandomDesign
             1, 2 => $this->ofScenes($design, $at, $new),
             3, 4, 5 => $this->ofGlazing($at, $here, $pane, $new),
             6, 7 => $this->ofFloats($at, $here, $zone, $new),
-            default => $this->ofZones($design, $scene, $this->chance(2) ? 'a' : $zone, $new),
+            default => $this->ofZones($design, $scene, $this->chance(2) ? self::playing($design) : $zone, $new),
         };
+    }
+
+    /** A zone with a playlist, so that its entries are tried too. */
+    private static function playing(Design $design): string
+    {
+        foreach ($design->zones as $id => $zone) {
+            if ($zone->fill() instanceof PlaylistFill) {
+                return (string) $id;
+            }
+        }
+
+        return 'a';
     }
 
     /** @return array<string, mixed> */
@@ -45,7 +57,19 @@ final class RandomDesign
     {
         $this->earlier ??= $design->toArray();
 
-        return match ($this->random->getInt(0, 6)) {
+        $guide = $design->guides === [] ? 'none' : $this->one(array_map(strval(...), array_keys($design->guides)));
+
+        return match ($this->random->getInt(0, 11)) {
+            11 => ['do' => 'design.lattice', 'lattice' => $this->chance(3) ? null : [$this->random->getInt(1, 40), 7]],
+            9 => ['do' => 'guide.put', 'guide' => $this->chance(2) ? "i$new" : $guide, 'layout' => 'own'] + [
+                'axis' => $this->one(['x', 'y']),
+                'at' => $this->random->getInt(0, 1100),
+            ],
+            10 => $guide === 'none' || $this->chance(2)
+                ? ['do' => 'zones.letter']
+                : ['do' => 'guide.remove', 'guide' => $guide],
+            7 => ['do' => 'design.archive', 'archived' => $this->chance(2)],
+            8 => ['do' => 'design.surfaces', 'surfaces' => $this->chance(2) ? [] : ['totem', "wall-$new"]],
             6 => $this->chance(5)
                 ? ['do' => 'design.restore', 'design' => $this->earlier]
                 : ['do' => 'design.name', 'name' => "Called $new"],
@@ -101,7 +125,10 @@ final class RandomDesign
                     ['kind' => 'leader', 'zone' => 'a'],
                 ]),
             ],
-            5 => ['do' => 'scene.ground', 'scene' => $scene, 'ground' => Sketch::colour('#'.substr(md5($new), 0, 6))],
+            5 => ['do' => 'scene.ground', 'scene' => $scene] +
+                ($this->chance(3)
+                    ? ['media' => "m$new"]
+                    : ['ground' => Sketch::colour('#'.substr(md5($new), 0, 6))]),
             default => [
                 'do' => 'scene.transition',
                 'scene' => $scene,
@@ -124,7 +151,8 @@ final class RandomDesign
         $axis = $this->one(['columns', 'rows']);
 
         return $here +
-            match ($this->random->getInt(0, 8)) {
+            match ($this->random->getInt(0, 9)) {
+                9 => ['do' => 'part.lock', 'part' => $line->partIds[1] ?? 'none', 'locked' => $this->chance(4)],
                 8 => ['do' => 'split.turn', 'split' => $line->splitId ?? 'none'],
                 0, 1 => [
                     'do' => 'pane.split',
@@ -205,7 +233,7 @@ final class RandomDesign
         $pane = $at->tree()->paneIds()[0];
 
         return $here +
-            match (count($floats) < 3 && $this->chance(2) || $float === null ? 0 : $this->random->getInt(0, 10)) {
+            match (count($floats) < 3 && $this->chance(2) || $float === null ? 0 : $this->random->getInt(0, 11)) {
                 0 => [
                     'do' => 'float.place',
                     'float' => [
@@ -242,6 +270,14 @@ final class RandomDesign
                     'zones' => $all,
                     'edge' => $this->one(['left', 'centre', 'bottom']),
                 ] + (count($all) < 2 || $this->chance(2) ? ['within' => [0, 0, 901, 777]] : []),
+                11 => ['do' => 'float.traits', 'zones' => [$known, $this->one($all)]] + [
+                    'set' => $this->one([
+                        ['opacity' => $this->random->getInt(10, 1000)],
+                        ['locked' => $this->chance(4)],
+                        ['hidden' => $this->chance(2), 'group' => "p$new"],
+                        ['group' => null],
+                    ]),
+                ],
                 9 => ['do' => 'float.spread', 'zones' => $all, 'axis' => $this->one(['x', 'y'])],
                 default => [
                     'do' => 'float.match',

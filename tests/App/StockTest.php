@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+use League\Flysystem\FilesystemOperator;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\Process\Process;
+use UpperPane\App\Adapter\MediaFiles;
+use UpperPane\App\Job\InspectMedia;
+use UpperPane\Tests\Support\Files;
+
+/** What becomes of a file that players cannot show. */
+final class StockTest extends ApiCase
+{
+    public function testTheOriginalIsKeptAndKnownAgain(): void
+    {
+        $path = Files::path('telephone.mov');
+        (new Process([
+            ...['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc2=size=160x90:rate=25:duration=2'],
+            ...['-metadata', 'title='.bin2hex(random_bytes(6)), '-c:v', 'libx265', '-pix_fmt', 'yuv420p', $path],
+        ]))->mustRun();
+        $this->signIn();
+        $sent = $this->upload($path);
+        self::assertSame('waiting', $sent['state']);
+        $media = $this->looked($sent['id']);
+        self::assertSame($media, $this->looked($sent['id']), 'a second look changes nothing');
+        self::assertSame(['ready', 'video/mp4', 'video', [160, 90]], [
+            $media['state'],
+            $media['mime'],
+            $media['kind'],
+            $media['size'],
+        ]);
+        self::assertSame(
+            ['video/quicktime', filesize($path), 'hevc', ['container', 'codec']],
+            [
+                $media['original']['mime'],
+                $media['original']['bytes'],
+                $media['original']['codec'],
+                $media['original']['why'],
+            ],
+        );
+        $files = self::getContainer()->get(FilesystemOperator::class);
+        self::assertInstanceOf(FilesystemOperator::class, $files);
+        $sha256 = (string) hash_file('sha256', $path);
+        self::assertSame($sha256, hash('sha256', $files->read(MediaFiles::original($sha256))), 'never changed');
+        self::assertSame($media['sha256'], hash('sha256', $files->read(MediaFiles::original($media['sha256']))));
+
+        $again = $this->upload($path);
+        self::assertSame([$sent['id'], true], [$again['id'], $again['already'] ?? false]);
+    }
+
+    /** An SVG is drawn without its scripts and without what it refers to; a PDF makes a picture of each page. */
+    public function testWhatHasNoPxIsDrawn(): void
+    {
+        $mark = bin2hex(random_bytes(6));
+        $svg = Files::bytes('logo.svg', '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 40 20">'.
+            "<script>alert('$mark')</script><image href=\"file:///etc/passwd\" width=\"5\" height=\"5\"/>".
+            '<rect width="20" height="20" fill="#276B62"/></svg>');
+        $this->signIn();
+        $drawn = $this->looked($this->upload($svg)['id']);
+        self::assertSame(
+            ['ready', 'image/png', [3840, 1920], 'SVG', ['drawn']],
+            [$drawn['state'], $drawn['mime'], $drawn['size'], $drawn['original']['codec'], $drawn['original']['why']],
+        );
+
+        $pdf = Files::path('three.pdf');
+        file_put_contents($pdf, self::pdf(3, $mark));
+        $first = $this->looked($this->upload($pdf)['id']);
+        self::assertSame('PDF, page 1', $first['original']['codec']);
+        $names = array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'name');
+        foreach (['three.pdf', 'three.pdf (2)', 'three.pdf (3)'] as $name) {
+            self::assertContains($name, $names);
+        }
+    }
+
+    /** A PDF of empty pages, written by hand (ISO 32000-1 §7.5). */
+    private static function pdf(int $pages, string $mark): string
+    {
+        $kids = implode(' ', array_map(static fn (int $page) => (2 + $page).' 0 R', range(1, $pages)));
+        $objects = ['<< /Type /Catalog /Pages 2 0 R >>', "<< /Type /Pages /Kids [$kids] /Count $pages >>"];
+        for ($page = 0; $page < $pages; ++$page) {
+            $objects[] = '<< /Type /Page /Parent 2 0 R /MediaBox [0 0 200 100] >>';
+        }
+        $pdf = "%PDF-1.4\n%$mark\n";
+        $offsets = '';
+        foreach ($objects as $index => $object) {
+            $offsets .= sprintf("%010d 00000 n \n", strlen($pdf));
+            $pdf .= ($index + 1)." 0 obj\n$object\nendobj\n";
+        }
+        $count = count($objects) + 1;
+
+        return "{$pdf}xref\n0 $count\n0000000000 65535 f \n{$offsets}trailer\n<< /Size $count /Root 1 0 R >>\n".
+            'startxref'."\n".strlen($pdf)."\n%%EOF\n";
+    }
+
+    /** @return array<string, mixed> the medium after the worker's look at it */
+    private function looked(string $id): array
+    {
+        $handler = self::getContainer()->get(InspectMedia::class);
+        self::assertInstanceOf(InspectMedia::class, $handler);
+        $handler->handle(['media' => $id]);
+        self::getContainer()->get('doctrine.orm.entity_manager')->flush();
+
+        return array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], null, 'id')[$id];
+    }
+
+    /** Wherever it is used; what it was is kept and brought back; who saw another version is told. */
+    public function testAFileIsReplacedEverywhereAndBroughtBack(): void
+    {
+        $this->signIn();
+        $stock = fn (): array => array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], null, 'name');
+        ['Lake at dawn.jpg' => $lake, 'Hall view.jpg' => $used, 'Lake at noon.jpg' => $free] = $stock();
+        self::assertSame(0, $free['uses']);
+        $video = $stock()['Evening crossing.webm'];
+        $replace = fn (string $seen, string $with, int $status = 200): array => $this->call(
+            'POST',
+            "/api/stock/{$lake['id']}/replace",
+            ['seen' => $seen, 'with' => $with],
+            $status,
+        );
+        self::assertSame('stock.other_kind', $replace($lake['sha256'], $video['id'], 422)['code']);
+        self::assertSame('stock.no_version', $replace($lake['sha256'], str_repeat('0', 64), 422)['code']);
+
+        $after = $replace($lake['sha256'], $free['id']);
+        self::assertSame(
+            [$lake['id'], $free['sha256'], $lake['uses']],
+            [$after['id'], $after['sha256'], $after['uses']],
+        );
+        self::assertSame(
+            [$lake['sha256'], 'Dina Okafor'],
+            [$after['earlier'][0]['sha256'], $after['earlier'][0]['by']],
+        );
+        self::assertNotContains($free['id'], array_column($stock(), 'id'), 'it has become the other one');
+        $plan = $this->call('GET', '/api/documents/0b0c1d00-0000-4000-8000-000000000001');
+        self::assertStringContainsString($free['sha256'], (string) json_encode($plan), 'designs show it');
+        self::assertStringNotContainsString($lake['sha256'], (string) json_encode($plan['plans'] ?? $plan));
+
+        $conflict = $replace($lake['sha256'], $used['id'], 409);
+        self::assertSame(
+            ['stock.changed', $free['sha256'], $lake['sha256']],
+            [$conflict['code'], $conflict['theirs']['sha256'], $conflict['yours']['sha256']],
+        );
+        $back = $replace($free['sha256'], $lake['sha256']);
+        self::assertSame([$lake['sha256'], [$free['sha256']]], [
+            $back['sha256'],
+            array_column($back['earlier'], 'sha256'),
+        ]);
+        self::assertContains($used['id'], array_column($stock(), 'id'));
+        $this->signIn('emil');
+        $replace($lake['sha256'], $free['sha256'], 403);
+    }
+
+    /** @return array<string, mixed> */
+    private function upload(string $path): array
+    {
+        $copy = Files::path('sent-'.bin2hex(random_bytes(3)));
+        copy($path, $copy);
+        $this->raw('POST', '/api/sites/harrowmere/stock', '', ['CONTENT_TYPE' => 'multipart/form-data'], [
+            'file' => new UploadedFile($copy, basename($path), test: true),
+        ]);
+
+        return (array) json_decode((string) $this->response->getContent(), true);
+    }
+}

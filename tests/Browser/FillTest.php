@@ -1,0 +1,194 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\Interactions\WebDriverActions;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Tests\Support\Page;
+
+/** What a zone can show beside pictures, video and plain text, set by mouse and by keys. */
+final class FillTest extends BrowserCase
+{
+    public function testATextIsStyledItsLookIsCopiedAndItRuns(): void
+    {
+        $page = $this->begun('Styled', 2);
+        $this->words($page, 0, 'Mind the gap');
+        $line = fn (int $zone, string $property): string => (string) $page->script(
+            'const box = document.querySelectorAll(".pane-text")[arguments[0]];'.
+                'return getComputedStyle(box.lastElementChild)[arguments[1]]',
+            $zone,
+            $property,
+        );
+        $page->typeIn('Letter spacing', '100')->tick('Outline')->tick('Shadow');
+        $page->until(
+            'drawn',
+            fn () => $line(0, 'textShadow') !== 'none' && $line(0, 'webkitTextStrokeWidth') !== '0px',
+        );
+        self::assertSame((float) $line(0, 'fontSize') / 10, (float) $line(0, 'letterSpacing'), 'a tenth of the size');
+        $page->tick('Plate behind the text');
+        $page->until('a plate', fn () => count($page->all('.pane-text > div')) === 2);
+        $this->assertAccessible($page);
+        $page->press('Copy this look', 'aside');
+
+        $this->words($page, 1, 'Next sailing 12:45');
+        $page->press('Use the copied look', 'aside');
+        $page->until('two plates', fn () => count($page->all('.pane-text > div')) === 4);
+        self::assertSame($line(0, 'letterSpacing'), $line(1, 'letterSpacing'));
+
+        $page->tick('Runs through the zone')->see('Once through in', 'aside');
+        $where = fn (): string => (string) $page->script('return document.querySelector(".pane-moving").style.transform');
+        $page->press('Play');
+        $page->until('it moves', static function () use ($where) {
+            static $first = null;
+
+            return ($first ??= $where()) !== $where();
+        });
+        $page->press('Pause');
+
+        $page->type('[aria-label="Ink #"]', '#555555', Keys::ENTER);
+        $page->see('a contrast of', 'aside');
+        $this->assertAccessible($page);
+    }
+
+    public function testACodeADialACountAndAShapeAreMadeByKeysAlone(): void
+    {
+        $page = $this->begun('Figures', 4);
+        $this->expectRefusals('status of 422');
+        $this->become($page, 0, 'QR code');
+        $page->see('says nothing yet', 'aside');
+        $page->tabTo('Address')->keys('harrowmere.example', Keys::TAB)->see('Begin it with https://');
+        $page->field('Address')->clear();
+        $page->field('Address')->sendKeys('https://harrowmere.example/tides'.Keys::TAB);
+        $page->see('29 × 29 modules', 'aside');
+        $page->find('.pane-qr path');
+        $page->type('[aria-label="Modules #"]', '#EEEEEE', Keys::ENTER)->see('Choose a darker colour');
+        $page->choose('To be scanned', 'a wireless network');
+        $page->typeIn('Network', 'Harrowmere Guests')->see('modules of', 'aside');
+        $this->assertAccessible($page);
+
+        $this->become($page, 1, 'dial');
+        $page->find('.pane-dial [data-hand="seconds"]');
+        $page->tick('With a second hand');
+        $page->until('none', fn () => $page->all('.pane-dial [data-hand="seconds"]') === []);
+        $this->assertAccessible($page);
+
+        $this->become($page, 2, 'count');
+        $page->typeIn('Pattern', "H 'hours' mm")->see('hours', '.pane-count');
+        $page->typeIn('Pattern', 'W')->see('is no field of a count');
+        $this->assertAccessible($page);
+
+        $this->become($page, 3, 'shape');
+        $page->choose('Shape', 'ribbon')->tick('Gradient')->tick('Line around it');
+        $page->until('drawn', fn () => $page->script('return !!document.querySelector(".pane-shape linearGradient")'));
+        $this->assertAccessible($page);
+        $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('undone', fn () => $page->script(
+            'return getComputedStyle(document.querySelector(".pane-shape path")).stroke',
+        ) === 'none');
+    }
+
+    /** Art with openings lies over what is laid under them: each of the px that the core found. */
+    public function testZonesAreLaidUnderTheOpeningsOfArt(): void
+    {
+        $page = $this->begun('Portholes', 1);
+        $page->press('Stock', '.tabs')->find('.carriable');
+        $page->type('#shelf-search', 'Porthole')->press('Put into A');
+        $page->until('shown', fn () => $page->all('.pane-picture img') !== []);
+        $page->press('Particulars', '.tabs')->press('Lay the art over the pane', 'aside')->find('.float');
+        $page->press('Zone under opening 1', 'aside');
+        $page->until('two floats', fn () => count($page->all('.float')) === 2);
+        $order = $page->script(
+            'return [...document.querySelectorAll(".pane-float")].map((e) => [+e.style.zIndex, e.querySelector("img") !== null])',
+        );
+        usort($order, static fn (array $one, array $other) => $one[0] <=> $other[0]);
+        self::assertSame([false, true], array_column($order, 1), 'the art is in front');
+        $page->see('707 × 707 px', '#bench-panel .measure');
+        self::assertSame('rgba(0, 0, 0, 0)', $page->script(
+            'return getComputedStyle(document.querySelector(".pane-float .pane-picture")).backgroundColor',
+        ), 'the art is seen through');
+        $page->press('Stock', '.tabs')->type('#shelf-search', 'Lake at dawn')->press('Put into C');
+        $page->press('Particulars', '.tabs')->find('input[value="cover"]:checked');
+        $this->assertAccessible($page);
+    }
+
+    /** Files dropped onto a pane go to the Stock and into it; what is put over a picture is shown in turn with it. */
+    public function testFilesAreDroppedOntoAPaneAndShownInTurn(): void
+    {
+        $page = $this->begun('Dropped', 1);
+        $page->script(
+            <<<'JS'
+            const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 36 })
+            const paint = canvas.getContext('2d')
+            const [red, green] = [Math.random() * 255, Math.random() * 255]
+            paint.fillStyle = `rgb(${red}, ${green}, 90)`
+            paint.fillRect(0, 0, 64, 36)
+            canvas.toBlob((blob) => {
+              const data = new DataTransfer()
+              data.items.add(new File([blob], 'dropped.png', { type: 'image/png' }))
+              document.querySelector('.pane-face').dispatchEvent(new DragEvent('drop', { bubbles: true, cancelable: true, dataTransfer: data }))
+            })
+            JS,
+        );
+        $page->until('shown', fn () => $page->all('.pane-picture img') !== []);
+        $page->press('Stock', '.tabs')->see('dropped.png', 'aside');
+        $page->type('#shelf-search', 'Hall view')->press('Put into A');
+        $page->find('.put-over');
+        $this->assertAccessible($page);
+        $page->press('Show both in turn', '.put-over')->gone('.put-over');
+        $page->press('Particulars', '.tabs')->see('dropped.png', 'aside');
+        $page->see('Hall view.jpg', 'aside');
+        $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('one step', fn () => str_contains(
+            $page->find('#bench-panel')->getText(),
+            'Hall view.jpg',
+        ) && !str_contains($page->find('#bench-panel')->getText(), 'dropped.png'));
+    }
+
+    /** By a double click on nothing, and by F2; what is typed is kept when it is left. */
+    public function testWordsAreWrittenWhereTheyStand(): void
+    {
+        $page = $this->begun('Written', 1);
+        (new WebDriverActions($page->browser))->doubleClick($page->find('.pane-face'))->perform();
+        $page->find('.text-in-place-area');
+        $page->keys('Mind the gap')->see('Mind the gap', '.pane-text');
+        $this->assertAccessible($page);
+        $page->keys(Keys::ESCAPE)->gone('.text-in-place-area');
+        self::assertSame('pane-face', $page->script('return document.activeElement.className'));
+        $page->keys(Keys::F2)->find('.text-in-place-area');
+        $page->keys(Keys::END, ', please', Keys::ESCAPE)->see('Mind the gap, please', '.pane-text');
+        self::assertSame('Mind the gap, please', $page->field('Text')->getAttribute('value'));
+        $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('undone', fn () => !str_contains(
+            $page->find('.pane-text')->getText(),
+            'please',
+        ));
+    }
+
+    private function begun(string $name, int $panes): Page
+    {
+        $page = $this->page();
+        $page->signIn()->click('[data-surface="booking"]')->typeIn('Name of the new design', $name, Keys::ENTER);
+        $page->see($name, '.title-block');
+        if ($panes === 1) {
+            return $page->click('.pane-face');
+        }
+        $page->click('.pane-face')->typeIn('Divide into', (string) $panes, '')->press('into columns', '.divide');
+        $page->until("$panes panes", fn () => count($page->all('.pane')) === $panes);
+
+        return $page;
+    }
+
+    private function become(Page $page, int $pane, string $kind): void
+    {
+        $page->all('.pane-face')[$pane]->sendKeys(Keys::ENTER);
+        $page->until('chosen', fn () => $page->all('.pane')[$pane]->getAttribute('class') !== 'pane'
+            && $page->all('#bench-panel .empty-help') !== []);
+        $page->tabTo($kind)->keys(Keys::ENTER);
+        $page->gone('#bench-panel .empty-help');
+    }
+
+    private function words(Page $page, int $pane, string $words): void
+    {
+        $this->become($page, $pane, 'text');
+        $page->typeIn('Text', $words)->see($words, '.pane-text:nth-of-type(1), .pane-zone');
+    }
+}
