@@ -122,28 +122,42 @@ start_nginx() {
   local user line=''
   user=$(web_user)
   [ "$(id -u)" = 0 ] && line="user $user;"
-  mkdir -p "$STACK/run/nginx" "$STACK/published/orders" "$STACK/published/released" "$STACK/media"
+  mkdir -p "$STACK/run/nginx"
   configured nginx.conf ROOT="$ROOT" VAR="$STACK" USER="$line" WORKERS=1 LISTEN="$HOST:$PORT" UPLOAD=1030m >"$STACK/run/nginx.conf"
   "$(command -v nginx || echo /usr/sbin/nginx)" -c "$STACK/run/nginx.conf" -e "$STACK/log/nginx.log" >"$STACK/log/nginx.out" 2>&1 &
   for _ in $(seq 1 200); do port_is_busy "$HOST" "$PORT" && return 0; sleep 0.05; done
   fail "nginx did not start." "See $STACK/log/nginx.log"
 }
 
-# The worker starts again whenever it ends, until it is stopped.
+# The worker starts again whenever it ends, until it is stopped. It is the user that the web is, so that both write the
+# same folders; it may only hand on what looks at files of strangers to nobody, and end that.
 start_worker() {
-  STACK=$STACK ROOT=$ROOT bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM INT
+  local as=() user
+  user=$(web_user)
+  if [ "$user" != root ] && [ "$(id -u)" = 0 ]; then
+    as=(setpriv --reuid="$user" --regid="$(id -gn "$user")" --clear-groups --inh-caps=+setuid,+setgid,+kill --ambient-caps=+setuid,+setgid,+kill)
+    touch "$STACK/log/worker.log" && chown "$user" "$STACK/log/worker.log"
+  fi
+  STACK=$STACK ROOT=$ROOT "${as[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM INT
     while :; do "$ROOT/bin/console" app:worker >>"$STACK/log/worker.log" 2>&1 & child=$!; wait $child; sleep 1; done' "worker of $STACK" &
   echo $! >"$STACK/run/worker.pid"
 }
 
-start_web() {
+# Whatever we wrote there ourselves must be the web's and the worker's to change.
+give_to_web() {
   local user
   user=$(web_user)
+  if [ "$user" != root ] && [ "$(id -u)" = 0 ]; then chown -R "$user" "$STACK"/{cache,published,media,fonts}; fi
+}
+
+start_web() {
   rm -rf "$STACK/cache"
   "$ROOT/bin/console" cache:warmup >"$STACK/log/cache.log" 2>&1 || fail "The app could not be prepared." "$(tail -n 5 "$STACK/log/cache.log")"
-  mkdir -p "$STACK/published" "$STACK/media" "$STACK/fonts"
+  # All folders of the media storage at once: tests run as another user than the web, and whoever makes one owns it.
+  mkdir -p "$STACK/published/orders" "$STACK/published/released" "$STACK"/media/{0,1,2,3,4,5,6,7,8,9,a,b,c,d,e,f}{0,1,2,3,4,5,6,7,8,9,a,b,c,d,e,f} "$STACK/fonts"
   cp -rn "$ROOT/var/fonts/." "$STACK/fonts/" 2>/dev/null || true
-  [ "$user" != root ] && [ "$(id -u)" = 0 ] && chown -R "$user" "$STACK/cache" "$STACK/published" "$STACK/media" "$STACK/fonts" && chmod 755 "$STACK"
+  give_to_web
+  chmod 755 "$STACK"
   start_fpm
   start_nginx
 }

@@ -20,7 +20,18 @@ final readonly class OutsideProgram
     private const LOOK_EVERY_US = 20_000;
     /** One that ended before its group is known would leave behind what it started. */
     private const WHEN_TOLD = ['sh', '-c', 'read -r go; exec "$@"', 'sh'];
-    private const NOBODY = ['setpriv', '--reuid=nobody', '--regid=nogroup', '--clear-groups', '--no-new-privs', '--'];
+    private const NOBODY = [
+        'setpriv',
+        '--reuid=nobody',
+        '--regid=nogroup',
+        '--clear-groups',
+        '--inh-caps=-all',
+        '--ambient-caps=-all',
+        '--no-new-privs',
+        '--',
+    ];
+    /** Bits of CAP_KILL, CAP_SETGID and CAP_SETUID, capabilities(7). */
+    private const BECOMES_NOBODY = 1 << 5 | 1 << 6 | 1 << 7;
 
     public function __construct(private Pulse $pulse)
     {
@@ -42,7 +53,7 @@ final readonly class OutsideProgram
         $process = new Process(
             [
                 'setsid',
-                ...\function_exists('posix_geteuid') && posix_geteuid() === 0 ? self::NOBODY : [],
+                ...self::mayBecomeNobody() ? self::NOBODY : [],
                 'prlimit',
                 '--as='.self::MEMORY_BYTES,
                 '--cpu='.(2 * $mostSeconds),
@@ -76,5 +87,13 @@ final readonly class OutsideProgram
                 posix_kill(-$group, \SIGKILL);
             }
         }
+    }
+
+    /** As root, or as a worker that was given the three capabilities: elsewhere a change of user would be refused. */
+    private static function mayBecomeNobody(): bool
+    {
+        preg_match('/^CapEff:\s*([0-9a-f]+)/m', (string) @file_get_contents('/proc/self/status'), $found);
+
+        return ((int) hexdec($found[1] ?? '0') & self::BECOMES_NOBODY) === self::BECOMES_NOBODY;
     }
 }

@@ -116,6 +116,27 @@ final class ServedTest extends TestCase
         }
     }
 
+    /** What the worker makes of a file lies in folders that the web writes too, so that none shuts the other out. */
+    public function testTheWorkerStoresAsTheWebDoes(): void
+    {
+        $cookie = self::signedIn('dina');
+        $drawing = Files::bytes('own-'.bin2hex(random_bytes(4)).'.svg', '<svg xmlns="http://www.w3.org/2000/svg" '.
+            'width="20" height="20" viewBox="0 0 20 20"><title>'.bin2hex(random_bytes(8)).'</title></svg>');
+        [, , $body] = self::ask('POST', '/api/sites/harrowmere/stock', ['file' => new \CURLFile($drawing)], $cookie);
+        $made = $sent = (array) json_decode($body, true);
+        for ($until = time() + 60; $made['state'] === 'waiting' && time() < $until; usleep(50_000)) {
+            [, , $body] = self::ask('GET', '/api/sites/harrowmere/stock', null, $cookie);
+            $made = array_column(json_decode($body, true)['media'], null, 'id')[$sent['id']];
+        }
+
+        $owner = static fn (string $sha256) => fileowner(
+            getenv('UPPER_PANE_VAR').'/media/'.substr($sha256, 0, 2)."/$sha256",
+        );
+        self::assertSame('ready', $made['state'], $body);
+        self::assertNotSame($sent['sha256'], $made['sha256']);
+        self::assertSame($owner($sent['sha256']), $owner($made['sha256']));
+    }
+
     /** A picture that is also a script, uploaded: it is sent as the picture it is, and may run nothing. */
     public function testUploadedFilesAreInert(): void
     {
