@@ -103,9 +103,7 @@ final readonly class InspectMedia implements Handler
         file_put_contents($made, $this->drawer->draw($bytes, $mime, $page));
         $pages = $page === 1 ? $this->drawer->pages($bytes, $mime) : 1;
         for ($more = 2; $more <= $pages; ++$more) {
-            $other = $media->another(Uuid::v7()->toRfc4122(), mb_substr($media->name, 0, 230)." ($more)");
-            $this->entities->persist($other);
-            $this->queue->add(self::KIND, ['media' => $other->id, 'page' => $more]);
+            $this->addPage($media, $more);
         }
         $this->keep($media, $made, 'image/png', [
             'codec' => $mime === 'application/pdf' ? "PDF, page $page" : 'SVG',
@@ -113,6 +111,18 @@ final readonly class InspectMedia implements Handler
         ]);
 
         return [$made, $this->probe->look($made, 'image/png')];
+    }
+
+    /** With its job, and under a name that a second look at the first page finds again. */
+    private function addPage(Media $first, int $page): void
+    {
+        $id = Uuid::v5(Uuid::fromString($first->id), "page $page")->toRfc4122();
+        if ($this->entities->find(Media::class, $id) === null) {
+            $this->entities->wrapInTransaction(function () use ($first, $id, $page): void {
+                $this->entities->persist($first->another($id, mb_substr($first->name, 0, 230)." ($page)"));
+                $this->queue->add(self::KIND, ['media' => $id, 'page' => $page]);
+            });
+        }
     }
 
     /** @return list<array<string, mixed>> */

@@ -7,6 +7,7 @@ namespace UpperPane\Tests\Outside;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
+use UpperPane\App\Adapter\FileKind;
 use UpperPane\App\Adapter\MediaConverter;
 use UpperPane\App\Adapter\MediaProbe;
 use UpperPane\App\Adapter\OutsideProgram;
@@ -17,6 +18,8 @@ use UpperPane\Tests\Support\Files;
 /** Files of strangers, and the programs that look at them: neither takes more than it is given. */
 final class StrangerTest extends TestCase
 {
+    private const ICC = '/usr/share/color/icc/';
+    private const WIDE = 'compatibleWithAdobeRGB1998.icc';
     private const MP4 = ['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p'];
 
     /** @return iterable<string, array{\Closure(): string, string, string}> how the file is made, its type, the code */
@@ -137,6 +140,24 @@ final class StrangerTest extends TestCase
             ['container', 'colours'],
             'image/jpeg',
         ];
+        yield 'as tuners record' => [
+            $lavfi('record.ts', ['-c:v', 'mpeg2video', '-f', 'mpegts']),
+            'video/mp2t',
+            ['container', 'codec'],
+            'video/mp4',
+        ];
+        yield 'as old programs paint' => [
+            $drawn('paint.bmp', ['-type', 'TrueColor']),
+            'image/bmp',
+            ['container'],
+            'image/png',
+        ];
+        yield 'in colours of its own' => [
+            $drawn('wide.jpg', ['-profile', self::ICC.'sRGB.icc', '-profile', self::ICC.self::WIDE]),
+            'image/jpeg',
+            ['colours'],
+            'image/jpeg',
+        ];
         yield 'as scanners write' => [$drawn('scan.tiff', ['-depth', '8']), 'image/tiff', ['container'], 'image/jpeg'];
     }
 
@@ -159,6 +180,7 @@ final class StrangerTest extends TestCase
         $to = Files::bytes('made', '');
         chmod($to, 0o666);
         $facts = $probe->look($from, $mime);
+        self::assertSame($mime, FileKind::of($from));
         self::assertSame($why, $facts['why']);
         self::assertSame($made, (new MediaConverter($program))->convert($from, $mime, $to, $facts));
         $after = $probe->look($to, $made);
@@ -166,6 +188,28 @@ final class StrangerTest extends TestCase
         self::assertSame($facts['size']->toArray(), $after['size']->toArray());
         // How long a last frame stands is anybody's guess where their rate varies.
         self::assertEqualsWithDelta($facts['duration_ms'] ?? 0, $after['duration_ms'] ?? 0, 450);
+    }
+
+    /** A red, written in the numbers of a wider profile by ImageMagick, is the same red again in those of sRGB. */
+    public function testColoursAreKept(): void
+    {
+        [$from, $to] = [Files::path('red.png'), Files::bytes('red-made', '')];
+        chmod($to, 0o666);
+        (new Process([
+            ...['convert-im6.q16', '-size', '8x8', 'xc:rgb(200,50,50)', '-depth', '8'],
+            ...['-profile', self::ICC.'sRGB.icc', '-profile', self::ICC.self::WIDE, $from],
+        ]))->mustRun();
+        $program = new OutsideProgram(new Pulse());
+        $facts = (new MediaProbe($program))->look($from, 'image/png');
+        (new MediaConverter($program))->convert($from, 'image/png', $to, $facts);
+
+        $red = static function (string $path): array {
+            $picture = imagecreatefrompng($path) ?: throw new \RuntimeException($path);
+
+            return array_values(imagecolorsforindex($picture, (int) imagecolorat($picture, 4, 4)));
+        };
+        self::assertLessThan(190, $red($from)[0], 'other numbers');
+        self::assertEqualsWithDelta([200, 50, 50, 0], $red($to), 2);
     }
 
     /** @return iterable<string, array{list<string>, int, bool}> a shell's words, seconds, whether it may end well */

@@ -7,8 +7,8 @@ namespace UpperPane\App\UseCase\Stock;
 use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Symfony\Component\Uid\Uuid;
+use UpperPane\App\Adapter\FileKind;
 use UpperPane\App\Adapter\MediaFiles;
-use UpperPane\App\Adapter\MediaProbe;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
@@ -75,7 +75,7 @@ final readonly class AddMedia
         if ($bytes === 0) {
             throw Refusal::because('stock.empty', '/file', ['name' => $name]);
         }
-        $mime = self::kind($path);
+        $mime = FileKind::of($path);
         if (!isset(self::KINDS[$mime])) {
             throw Refusal::because('stock.type', '/file', [
                 'name' => $name,
@@ -88,14 +88,6 @@ final readonly class AddMedia
         return $this->entities->wrapInTransaction(
             fn () => $this->add($site, $path, $name, $sha256, $mime, $bytes, $person),
         );
-    }
-
-    /** By the first bytes; a PNG that moves is told apart, because it is read by another reader. */
-    private static function kind(string $path): string
-    {
-        $mime = (string) (new \finfo(\FILEINFO_MIME_TYPE))->file($path);
-
-        return $mime === 'image/png' && MediaProbe::isMovingPng($path) ? 'image/apng' : $mime;
     }
 
     /** @return array<string, mixed> */
