@@ -424,6 +424,40 @@ return [
         'The modules of the QR code of {letter} are {px} px wide; cameras may miss them.',
         'Give it {side} px, shorten what is to be scanned, or correct less.',
     ],
+    'web.address' => [
+        '“{value}” is no address of a page.',
+        'Begin it with https://, without a name and password.',
+    ],
+    'web.nothing' => ['{letter} has no address of a page yet.', 'Write the address.'],
+    'web.refuses_framing' => [
+        '{address} in {letter} does not let itself be shown in another page ({said}).',
+        'Ask whoever runs it to allow this server, or take another page; a picture can stand in for it.',
+    ],
+    'web.away' => [
+        '{address} in {letter} could not be had ({said}).',
+        'Look whether the address is right; it is asked again within the hour.',
+    ],
+    'web.unseen' => ['{address} in {letter} is just being looked at.', 'Wait a moment.'],
+    'web.plain' => [
+        '{address} in {letter} is not encrypted: players that are reached by https do not load it.',
+        'Write https:// where the page can do it.',
+    ],
+    'web.no_still' => [
+        'Nothing stands in for {address} in {letter} when it cannot be had.',
+        'Choose a picture for that.',
+    ],
+    'live.address' => ['“{value}” is no address of a stream.', 'Begin it with https://, without a name and password.'],
+    'live.nothing' => ['{letter} does not say where its live picture comes from.', 'Write the address or the device.'],
+    'live.stand_in' => ['{letter} shows a stand-in for a live picture.', 'Set the real source before opening day.'],
+    'live.plain' => [
+        '{source} in {letter} is not encrypted: players that are reached by https do not load it.',
+        'Write https:// where the source can do it.',
+    ],
+    'live.no_still' => ['Nothing stands in for the live picture in {letter} when its signal is gone.', 'Choose a picture for that.'],
+    'sound.several' => [
+        '{letters} are heard at the same time.',
+        'Take the sound from all but one.',
+    ],
     'count.field' => ['“{field}” is no field of a count.', 'Use {known}, and put letters into single quotes.'],
     'count.empty' => ['The pattern shows no time.', 'Write for example D HH:mm:ss.'],
     'time.civil' => ['“{value}” is no date and time.', 'Write it as 2026-12-24T18:00.'],

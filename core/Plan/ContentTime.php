@@ -44,6 +44,8 @@ final readonly class ContentTime
             FillKind::Dial,
             FillKind::Qr,
             FillKind::Shape,
+            FillKind::Web,
+            FillKind::Live,
             FillKind::Playlist => null,
         };
     }

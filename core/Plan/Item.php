@@ -10,6 +10,7 @@ use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Text\SetText;
+use UpperPane\Core\Web\WebFacts;
 
 /** One thing a zone shows for a time: how it is drawn, and the facts the preflight judges it by. */
 final readonly class Item
@@ -21,6 +22,7 @@ final readonly class Item
      *     _mpx
      * @param ?int                 $contentMs  how long the content itself is, where it has a length
      * @param ?int                 $modulePx   of a QR code
+     * @param ?WebFacts            $page  what is known of a page
      */
     public function __construct(
         public Fill $fill,
@@ -33,6 +35,7 @@ final readonly class Item
         public ?MediaFacts $media = null,
         public ?int $contentMs = null,
         public ?int $modulePx = null,
+        public ?WebFacts $page = null,
     ) {
     }
 
@@ -49,6 +52,7 @@ final readonly class Item
             $this->media,
             $this->contentMs,
             $this->modulePx,
+            $this->page,
         );
     }
 

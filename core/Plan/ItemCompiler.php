@@ -10,10 +10,12 @@ use UpperPane\Core\Design\Fill\CountFill;
 use UpperPane\Core\Design\Fill\DialFill;
 use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Design\Fill\LiveFill;
 use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Design\Fill\QrFill;
 use UpperPane\Core\Design\Fill\ShapeFill;
 use UpperPane\Core\Design\Fill\TextFill;
+use UpperPane\Core\Design\Fill\WebFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Fit;
@@ -24,11 +26,13 @@ final readonly class ItemCompiler
 {
     private TextCompiler $texts;
     private FigureCompiler $figures;
+    private FrameCompiler $frames;
 
     public function __construct(private PlanContext $context)
     {
         $this->texts = new TextCompiler($context);
         $this->figures = new FigureCompiler($context);
+        $this->frames = new FrameCompiler($context);
     }
 
     public function compile(Fill $fill, Size $box): Item
@@ -45,6 +49,8 @@ final readonly class ItemCompiler
             FillKind::Count => $this->texts->count(self::as(CountFill::class, $fill), $box),
             FillKind::Dial => $this->figures->dial(self::as(DialFill::class, $fill), $box),
             FillKind::Qr => $this->figures->qr(self::as(QrFill::class, $fill), $box),
+            FillKind::Web => $this->frames->web(self::as(WebFill::class, $fill), $box),
+            FillKind::Live => $this->frames->live(self::as(LiveFill::class, $fill), $box),
             FillKind::Shape => $this->figures->shape(self::as(ShapeFill::class, $fill), $box),
         };
     }

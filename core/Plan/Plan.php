@@ -125,7 +125,7 @@ final readonly class Plan
     {
         $media = [];
         foreach ($this->items() as $item) {
-            if ($item->fit !== null && $item->media !== null) {
+            if ($item->media?->size !== null) {
                 $media[$item->media->sha256] = [
                     'sha256' => $item->media->sha256,
                     'mime' => $item->media->mime,

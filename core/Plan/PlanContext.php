@@ -9,10 +9,11 @@ use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Text\Fonts;
+use UpperPane\Core\Web\WebShelf;
 
 /**
- * Everything a plan needs beside the design: the Stock, the faces, the site's zone, the horizon, the reflow scale and
- * what lies under the canvas.
+ * Everything a plan needs beside the design: the Stock, what is known of pages, the faces, the site's zone, the
+ * horizon, the reflow scale and what lies under the canvas.
  */
 final readonly class PlanContext
 {
@@ -20,6 +21,7 @@ final readonly class PlanContext
 
     public function __construct(
         public MediaShelf $media,
+        public WebShelf $pages,
         public Fonts $fonts,
         public \DateTimeZone $zone,
         public int $fromMs,
@@ -51,43 +53,31 @@ final readonly class PlanContext
 
     public function scaledBy(Rational $scale): self
     {
-        return new self(
-            $this->media,
-            $this->fonts,
-            $this->zone,
-            $this->fromMs,
-            $scale,
-            $this->ground,
-            $this->farthestMm,
-            $this->pitchUm,
-        );
+        return $this->with($scale, $this->ground, $this->farthestMm, $this->pitchUm);
     }
 
     /** The panels and seams under the zones; none when the canvas is no surface's. */
     public function on(?Ground $ground): self
     {
-        return new self(
-            $this->media,
-            $this->fonts,
-            $this->zone,
-            $this->fromMs,
-            $this->scale,
-            $ground,
-            $this->farthestMm,
-            $this->pitchUm,
-        );
+        return $this->with($this->scale, $ground, $this->farthestMm, $this->pitchUm);
     }
 
     /** How far away the farthest viewer stands, in mm, and the surface's pitch. */
     public function seenFrom(int $farthestMm, Rational $pitchUm): self
     {
+        return $this->with($this->scale, $this->ground, $farthestMm, $pitchUm);
+    }
+
+    private function with(Rational $scale, ?Ground $ground, ?int $farthestMm, ?Rational $pitchUm): self
+    {
         return new self(
             $this->media,
+            $this->pages,
             $this->fonts,
             $this->zone,
             $this->fromMs,
-            $this->scale,
-            $this->ground,
+            $scale,
+            $ground,
             $farthestMm,
             $pitchUm,
         );

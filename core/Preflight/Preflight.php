@@ -40,8 +40,10 @@ final readonly class Preflight
                 new Rule\Contrast(),
                 new Rule\TickerTooFast(),
                 new Rule\QrUnreadable(),
+                new Rule\WebNotShown(),
+                new Rule\LiveWithout(),
             ],
-            [new Rule\Hidden()],
+            [new Rule\Hidden(), new Rule\SoundsTogether()],
         );
     }
 

@@ -20,19 +20,27 @@ final class HeadersListener
         "style-src 'self'; ".
         "style-src-attr 'unsafe-inline'; ".
         "img-src 'self' blob: data:; ".
-        "media-src 'self' blob:; ".
+        "media-src 'self' blob: http: https:; ".
         "connect-src 'self'; ".
         "font-src 'self' data:; ".
+        "frame-src 'self' http: https:; ".
         "worker-src 'self'; ".
         "object-src 'none'; ".
         "base-uri 'none'; ".
         "form-action 'self'; ".
         "frame-ancestors 'self'";
 
+    /** A player asks whether a page of others is there before it shows it, and reads streams piece by piece. */
+    public static function ofPlayers(): string
+    {
+        return str_replace("connect-src 'self'", "connect-src 'self' http: https:", self::POLICY);
+    }
+
     public function __invoke(ResponseEvent $event): void
     {
         $headers = $event->getResponse()->headers;
-        $headers->set('Content-Security-Policy', self::POLICY);
+        $isPlayers = str_starts_with($event->getRequest()->getPathInfo(), '/play/');
+        $headers->set('Content-Security-Policy', $isPlayers ? self::ofPlayers() : self::POLICY);
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');
         $headers->set('X-Frame-Options', 'SAMEORIGIN');

@@ -22,7 +22,7 @@ final class ServedTest extends TestCase
     {
         $own = HeadersListener::POLICY;
         yield 'the page' => ['/sign-in', 200, $own];
-        yield 'the player’s page' => ['/play/booking-1', 200, $own];
+        yield 'the player’s page' => ['/play/booking-1', 200, HeadersListener::ofPlayers()];
         yield 'a mark' => ['/mark.svg', 200, $own];
         yield 'a script that is not there' => ['/build/assets/none.js', 404, $own];
         yield 'a font that is not there' => ['/fonts/none.ttf', 404, $own];

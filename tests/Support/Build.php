@@ -16,6 +16,9 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Plan\PlanContext;
+use UpperPane\Core\Web\WebFacts;
+use UpperPane\Core\Web\WebShelf;
+use UpperPane\Core\Web\WebState;
 
 /** Short ways to what tests need. */
 final class Build
@@ -81,8 +84,18 @@ final class Build
             }
         };
 
+        $pages = new class implements WebShelf {
+            public function find(string $address): WebFacts
+            {
+                $host = explode('.', (string) parse_url($address, \PHP_URL_HOST))[0];
+
+                return new WebFacts(WebState::tryFrom($host) ?? WebState::Shown, 'X-Frame-Options: DENY');
+            }
+        };
+
         return new PlanContext(
             $shelf,
+            $pages,
             new TestFonts(),
             new \DateTimeZone('Europe/London'),
             1_774_000_000_000,

@@ -17,6 +17,8 @@ enum FillKind: string
     case Dial = 'dial';
     case Qr = 'qr';
     case Shape = 'shape';
+    case Web = 'web';
+    case Live = 'live';
     case Playlist = 'playlist';
 
     /** @return list<string> what an entry of a playlist can show */

@@ -1,4 +1,4 @@
-import type { Rect } from '../plan/types'
+import type { FitMode, LiveSource, Rect } from '../plan/types'
 
 /** What zones show, as documents hold it. */
 export interface TextStyle {
@@ -21,7 +21,7 @@ export interface TextStyle {
   plate?: { colour: string; padding: number; radius: number } | null
 }
 
-export type FitMode = 'contain' | 'cover' | 'stretch' | 'none'
+export type { FitMode, LiveSource }
 export interface EmptyFill {
   kind: 'empty'
 }
@@ -103,6 +103,23 @@ export interface ShapeFill {
   padding: number
   ground: string | null
 }
+export interface WebFill {
+  kind: 'web'
+  address: string
+  width: number
+  scroll: number
+  refresh_s: number | null
+  still: string | null
+  ground: string
+}
+export interface LiveFill {
+  kind: 'live'
+  source: LiveSource
+  fit: FitMode
+  sound: boolean
+  still: string | null
+  ground: string
+}
 export type WrittenFill = TextFill | ClockFill | CountFill
 export interface Entry {
   id: string
@@ -116,4 +133,5 @@ export interface PlaylistFill {
   entries: Entry[]
 }
 export type MediaFill = PictureFill | VideoFill
-export type Fill = EmptyFill | ColourFill | MediaFill | WrittenFill | DialFill | QrFill | ShapeFill | PlaylistFill
+export type Fill =
+  EmptyFill | ColourFill | MediaFill | WrittenFill | DialFill | QrFill | ShapeFill | WebFill | LiveFill | PlaylistFill

@@ -105,6 +105,7 @@ function back(event: KeyboardEvent): void {
 }
 useUndoKeys((kind) => void design.step(kind))
 useListening(design.listen)
+useListening(design.hear)
 onMounted(() => void stock.load())
 </script>
 

@@ -5,11 +5,13 @@ import type { Item } from '../plan/types'
 import ColourField from './ColourField.vue'
 import DialFields from './DialFields.vue'
 import { useDesign } from './design'
+import LiveFields from './LiveFields.vue'
 import MediaFields from './MediaFields.vue'
 import PlaylistEditor from './PlaylistEditor.vue'
 import QrFields from './QrFields.vue'
 import ShapeFields from './ShapeFields.vue'
 import TextFields from './TextFields.vue'
+import WebFields from './WebFields.vue'
 
 const props = defineProps<{ fill: Fill; items: Item[] }>()
 const emit = defineEmits<{ change: [fill: Fill, target: string] }>()
@@ -36,5 +38,7 @@ function set(part: Partial<Fill>, target: string): void {
   <DialFields v-else-if="fill.kind === 'dial'" :fill="fill" @set="set" />
   <QrFields v-else-if="fill.kind === 'qr'" :fill="fill" :item="items[0]" @set="set" />
   <ShapeFields v-else-if="fill.kind === 'shape'" :fill="fill" @set="set" />
+  <WebFields v-else-if="fill.kind === 'web'" :fill="fill" @set="set" />
+  <LiveFields v-else-if="fill.kind === 'live'" :fill="fill" @set="set" />
   <PlaylistEditor v-else-if="fill.kind === 'playlist'" :fill="fill" :items="items" />
 </template>

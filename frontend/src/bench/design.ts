@@ -14,6 +14,9 @@ import { useDocument } from '../document/useDocument'
 import type { Rect, ZonePlan } from '../plan/types'
 import { useSession } from '../session/session'
 
+/** Findings that go by themselves, once the worker has looked. */
+const LOOKED_AT = ['web.unseen', 'media.not_ready']
+
 const BARE: BenchView = {
   mullions: [],
   snaps: { x: [], y: [] },
@@ -119,6 +122,12 @@ export const useDesign = defineStore('design', () => {
         found.all ? found : { ...found, zones: { ...sceneFindings.value[id]?.zones, ...found.zones } },
       ]),
     )
+  }
+
+  /** What the worker is still looking at is asked for again. */
+  async function hear(): Promise<void> {
+    const all = Object.values(findings.value).flat()
+    if (client.waiting.value === 0 && all.some((one) => LOOKED_AT.includes(one.code))) await client.reload()
   }
 
   async function open(design: string, scene = '', layout: 'own' | 'turned' = 'own'): Promise<void> {
@@ -232,5 +241,6 @@ export const useDesign = defineStore('design', () => {
     dropLayout,
     addScene,
     moveScene,
+    hear,
   }
 })

@@ -1,7 +1,9 @@
 import { clockText, countText } from './clock'
+import { drawWeb } from './elsewhere'
 import { faceName } from './faces'
 import { drawDial, drawQr, drawShape, tickDial } from './figures'
-import type { DrawingKind, Drawings, Item, Rect, TextLook } from './types'
+import { drawLive } from './live'
+import type { DrawingKind, Drawings, Item, Rect, Still, TextLook } from './types'
 
 export type MediaUrl = (sha256: string) => string
 
@@ -31,6 +33,8 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   dial: drawDial,
   qr: drawQr,
   shape: drawShape,
+  web: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawWeb(item)],
+  live: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawLive(item)],
 }
 
 /** One item as DOM, sized in canvas px. */
@@ -55,6 +59,9 @@ function drawPicture(url: string, drawn: Rect): HTMLImageElement {
   place(picture, drawn)
   return picture
 }
+
+const drawStill = (still: Still | null, mediaUrl: MediaUrl): Element[] =>
+  still ? [drawPicture(mediaUrl(still.sha256), still.drawn_mpx)] : []
 
 function drawVideo(url: string, drawn: Rect, sound: boolean): HTMLVideoElement {
   const video = document.createElement('video')

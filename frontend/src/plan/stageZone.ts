@@ -1,5 +1,8 @@
 import { drawItem, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
+import { steerWeb } from './elsewhere'
+import { steerLive } from './live'
 import { showing } from './phase'
+import { hush } from './standIns'
 import type { Item, ZonePlan } from './types'
 
 const KEPT_ITEMS = 8
@@ -81,6 +84,8 @@ export class StageZone {
     if (!item) return
     tick(box, item, nowMs)
     if (item.kind === 'text') moveTicker(box, item, sinceMs)
+    if (item.kind === 'web') steerWeb(box, item, sinceMs, nowMs)
+    if (item.kind === 'live') steerLive(box, item, nowMs, running)
     if (item.kind === 'video') steerVideo(box, item, sinceMs, running)
   }
 
@@ -114,7 +119,11 @@ export class StageZone {
   }
 
   private drop(box: HTMLElement | undefined): void {
-    box?.querySelector('video')?.removeAttribute('src')
+    for (const video of box?.querySelectorAll('video') ?? []) {
+      video.removeAttribute('src')
+      if (video.srcObject instanceof MediaStream) video.srcObject.getTracks().forEach((track) => track.stop())
+    }
+    hush(box?.querySelector('canvas') ?? null)
     box?.remove()
   }
 

@@ -57,6 +57,16 @@ interface Picture {
   /** Of art with alpha, in px of the zone: what to lay under each, and the room inside it. */
   openings?: { cover: Rect; inside: Rect }[]
 }
+/** A picture of the Stock that covers the zone. */
+export interface Still {
+  sha256: string
+  drawn_mpx: Rect
+}
+export type FitMode = 'contain' | 'cover' | 'stretch' | 'none'
+export type LiveSource =
+  | { as: 'stand-in'; name: 'pattern' | 'camera' | 'television' }
+  | { as: 'stream'; address: string }
+  | { as: 'device'; name: string }
 export interface Drawings {
   standby: object
   colour: { colour: string }
@@ -93,6 +103,24 @@ export interface Drawings {
     /** From the colour to another one, along a line in thousandths of the box. */
     gradient?: { to: string; line: [number, number, number, number] }
     line?: { colour: string; width_mpx: number }
+  }
+  web: {
+    /** Empty: nothing that could be shown. */
+    address: string
+    /** That the page is laid out for, with what is scrolled past. */
+    window_px: [number, number]
+    scroll_px: number
+    scale_ppm: number
+    refresh_ms: number | null
+    ground: string
+    still: Still | null
+  }
+  live: {
+    source: LiveSource
+    fit: FitMode
+    sound: boolean
+    ground: string
+    still: Still | null
   }
 }
 export type DrawingKind = keyof Drawings

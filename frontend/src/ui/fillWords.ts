@@ -11,6 +11,10 @@ export function fillWords(fill: Fill, mediaName: (id: string) => string | undefi
       return fill.at.replace('T', ' ')
     case 'qr':
       return Object.values(fill.content)[1] ?? ''
+    case 'web':
+      return fill.address
+    case 'live':
+      return 'address' in fill.source ? fill.source.address : fill.source.name
     case 'shape':
       return fill.shape
     case 'colour':

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Design;
 
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Job\LookAtPage;
+use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\DesignLines;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\References;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\StarterShelves;
 use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
@@ -22,7 +25,8 @@ use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Site\Right;
 
 /**
- * Designs: where their media are used is kept in step, and the bench is told what it draws.
+ * Designs: where their media are used is kept in step, pages they show are looked at, and the bench is told what it
+ * draws.
  *
  * @implements Desk<Design>
  */
@@ -36,6 +40,8 @@ final readonly class DesignDesk implements Desk
         private Sites $sites,
         private StarterShelves $shelves,
         private Undoable $undoable,
+        private WebPages $pages,
+        private Queue $queue,
     ) {
     }
 
@@ -63,6 +69,11 @@ final readonly class DesignDesk implements Desk
         }
         foreach (array_filter($gone, static fn (string $media) => !MediaUse::mentions($after, $media)) as $media) {
             $this->references->remove($before->id, $media);
+        }
+        foreach (MediaUse::addresses($old, $after) as $address) {
+            if ($this->pages->want($address)) {
+                $this->queue->add(LookAtPage::KIND, ['address' => $address]);
+            }
         }
         if ($old === $after || $old->surfaces !== $after->surfaces || $old->archived !== $after->archived) {
             $site = $this->sites->byId($before->siteId) ?? throw Absent::named('site');

@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Design;
 
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\Fill\WebFill;
 
-/** Which media a design gains and loses, found in what changed alone. */
+/** Which media a design gains and loses, and which pages it gains, found in what changed alone. */
 final class MediaUse
 {
     /** @return list<string> media of zones and grounds of the first that the second has not, or has otherwise */
@@ -36,6 +37,19 @@ final class MediaUse
     public static function of(Design $design): array
     {
         return self::lost($design, $design->with(['zones' => [], 'scenes' => []]));
+    }
+
+    /** @return list<string> addresses of pages that come with the second */
+    public static function addresses(Design $before, Design $after): array
+    {
+        $found = [];
+        foreach ($after->zones as $id => $zone) {
+            if (($before->zones[$id] ?? null) !== $zone) {
+                $found = [...$found, ...WebFill::addresses($zone->fill())];
+            }
+        }
+
+        return array_values(array_unique($found));
     }
 
     public static function mentions(Design $design, string $media): bool

@@ -12,6 +12,7 @@ use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
@@ -33,6 +34,7 @@ final readonly class Planning
         private Surfaces $surfaces,
         private Sites $sites,
         private MediaLibrary $media,
+        private WebPages $pages,
         private Fonts $fonts,
         private ShiftedClock $clock,
     ) {
@@ -106,6 +108,7 @@ final readonly class Planning
     {
         return new PlanContext(
             $this->media,
+            $this->pages,
             $this->fonts,
             new \DateTimeZone($site->timeZone),
             $this->clock->nowMs(),

@@ -46,6 +46,7 @@ final readonly class Sweep
             'codes' => $this->rows('knock', 'until_ms < ?', 1000 * time(), $dry),
             'presence' => $this->rows('presence', 'at_ms < ?', 1000 * (time() - self::YOUNG_S), $dry),
             'browsers' => $this->rows('known_browser', 'seen_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'pages' => $this->rows('web_page', 'wanted_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),
         ];
     }

@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Web;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+
+/**
+ * Where a page lies: anywhere with http or https (RFC 3986), or among those that ship with the app. Empty as long as
+ * nobody said where.
+ */
+final readonly class WebAddress
+{
+    private const LONGEST = 2000;
+    public const SHIPPED = '/stand-in/';
+
+    private function __construct(public string $text)
+    {
+    }
+
+    /** @throws Refusal `web.address`, also for one that carries a name and a password */
+    public static function parse(Input $input): self
+    {
+        $text = trim($input->asText(self::LONGEST));
+        $isShipped = preg_match('#^'.self::SHIPPED.'[a-z-]+\.html$#D', $text) === 1;
+        $isElsewhere = preg_match('#^https?://[^\s/?\#@\\\\]+(?:[/?\#][^\s\\\\]*)?$#Di', $text) === 1
+            && Origin::of($text) !== null;
+
+        return $text === '' || $isShipped || $isElsewhere
+            ? new self($text)
+            : throw Refusal::because('web.address', $input->path, ['value' => $text]);
+    }
+
+    public function isShipped(): bool
+    {
+        return str_starts_with($this->text, self::SHIPPED);
+    }
+}

@@ -1,0 +1,47 @@
+import type { Drawings } from './types'
+
+/** What only a player may do: ask whether a page can be reached at all, and open its capture devices. */
+export const reach = {
+  page: (): Promise<boolean> => Promise.resolve(true),
+  devices: false,
+} as { page: (address: string) => Promise<boolean>; devices: boolean }
+const AGAIN_MS = 30_000
+const rounds = new WeakMap<HTMLIFrameElement, { round: number; tryAt: number }>()
+
+/** In a sandbox without an origin: it runs its scripts, keeps nothing, and reaches nothing of ours. */
+export function drawWeb(item: Drawings['web']): HTMLElement[] {
+  if (item.address === '') return []
+  const frame = document.createElement('iframe')
+  frame.setAttribute('sandbox', 'allow-scripts')
+  frame.setAttribute('allow', 'autoplay')
+  frame.referrerPolicy = 'no-referrer'
+  frame.title = item.address
+  frame.tabIndex = -1
+  const [width, height] = item.window_px
+  Object.assign(frame.style, {
+    ...{ position: 'absolute', left: '0', top: '0', border: '0', width: `${width}px`, height: `${height}px` },
+    ...{ transformOrigin: '0 0', pointerEvents: 'none', visibility: 'hidden' },
+    transform: `scale(${item.scale_ppm / 1e6}) translateY(${-item.scroll_px}px)`,
+  })
+  frame.addEventListener('load', () => {
+    if (frame.getAttribute('src')) frame.style.visibility = ''
+  })
+  return [frame]
+}
+
+/** Loads the page when it is first shown and at every refresh; while it cannot be reached, what lies under it shows. */
+export function steerWeb(box: HTMLElement, item: Drawings['web'], sinceMs: number, nowMs: number): void {
+  const frame = box.querySelector('iframe')
+  if (!frame) return
+  const round = item.refresh_ms === null ? 0 : Math.floor(sinceMs / item.refresh_ms)
+  const known = rounds.get(frame)
+  if (known?.round === round && nowMs < known.tryAt) return
+  rounds.set(frame, { round, tryAt: Infinity })
+  void reach.page(item.address).then((there) => {
+    if (there) frame.src = item.address
+    else {
+      frame.style.visibility = 'hidden'
+      rounds.set(frame, { round, tryAt: nowMs + AGAIN_MS })
+    }
+  })
+}

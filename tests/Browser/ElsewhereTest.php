@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Tests\Support\Page;
+use UpperPane\Tests\Support\PageServer;
+
+/** What comes from elsewhere while it is shown: pages of the web and live pictures, on the bench and on a player. */
+final class ElsewhereTest extends BrowserCase
+{
+    public function testAPageIsLookedAtShownAndHasAStillInItsPlace(): void
+    {
+        $server = PageServer::start();
+        $this->expectRefusals('status of 422', 'ERR_CONNECTION_REFUSED', 'Refused to display');
+        $page = $this->begun('Pages', 'web page');
+        $page->typeIn('Address of the page', 'harrowmere.example')->see('Begin it with https://');
+        $page->field('Address of the page')->clear();
+        $page->typeIn('Address of the page', $server->address(['X-Frame-Options: DENY']));
+        $page->see('does not let itself be shown in another page (X-Frame-Options: DENY)', 'aside');
+        self::assertSame([], $page->all('iframe'), 'nobody sees an empty zone');
+
+        // The page of others that is there: laid out for a telephone, scrolled, without an origin.
+        $body = '<title>Theirs</title><body style="margin:0;height:3000px"><p>'.
+            '<script>document.querySelector("p").textContent = `${origin} ${innerWidth}`</script>';
+        $page->field('Address of the page')->clear();
+        $page->typeIn('Address of the page', $server->address([], $body));
+        $page->see('players that are reached by https do not load it', 'aside');
+        $page->choose('Laid out for', 'a telephone, 390 px')->typeIn('Scrolled down by', '78');
+        $page->choose('Picture when it cannot be had', 'Hall view.jpg');
+        $box = fn (string $css): array => (array) $page->script(
+            'return document.querySelector(arguments[0])?.getBoundingClientRect().toJSON() ?? { top: 0 }',
+            $css,
+        );
+        $page->until('scrolled', fn () => $box('.pane-web iframe')['top'] < $box('.pane-zone')['top'] - 1
+            && $page->all('.pane-web img') !== []);
+        [$pane, $frame] = [$box('.pane-zone'), $box('.pane-web iframe')];
+        self::assertEqualsWithDelta($pane['width'], $frame['width'], 0.5);
+        self::assertEqualsWithDelta($pane['bottom'], $frame['bottom'], 3);
+        self::assertEqualsWithDelta(78 / 390, ($pane['top'] - $frame['top']) / $pane['width'], 0.002);
+        $this->assertAccessible($page);
+
+        $this->release($page, 'A page');
+        $this->handOff($page, 'cafe-1', 'Pages');
+        $window = $this->page(960, 540)->open('/play/cafe-1');
+        $this->pair($page, $window, 'cafe-1');
+        $frame = $window->find('.pane-web iframe');
+        $window->until('seen', fn () => $frame->getCSSValue('visibility') === 'visible');
+        $window->browser->switchTo()->frame($frame);
+        self::assertSame('null 390', $window->browser->findElement(WebDriverBy::tagName('p'))->getText());
+        $window->browser->switchTo()->defaultContent();
+
+        // Nobody serves it any more: the player starts anew and shows the picture.
+        $server->stop();
+        $window->open('/play/cafe-1');
+        $window->until('the still', fn () => $window->script(
+            'return (document.querySelector(".pane-web img")?.naturalWidth ?? 0) > 0',
+        ));
+        self::assertSame('hidden', $window->script('return document.querySelector("iframe").style.visibility'));
+    }
+
+    public function testALivePictureMovesAndAStreamThatIsGoneLeavesTheStill(): void
+    {
+        $this->expectRefusals('status of 422', 'ERR_CONNECTION_REFUSED');
+        $page = $this->begun('Live', 'live picture');
+        $page->see('shows a stand-in for a live picture', 'aside');
+        $page->press('Play');
+        foreach (['camera on the quay', 'television, with sound', 'test pattern with time code'] as $name) {
+            $page->choose('Stand-in', $name);
+            $drawn = fn (): string => (string) $page->script(
+                'return document.querySelector(".pane-live canvas")?.toDataURL() ?? ""',
+            );
+            $page->until("$name moves", static function () use ($drawn) {
+                static $first = '';
+                $now = $drawn();
+                $first = $first ?: $now;
+
+                return strlen($now) > 3000 && $now !== $first;
+            });
+        }
+        $page->choose('Comes from', 'a stream')->see('does not say where', 'aside');
+        $page->typeIn('Address of the stream', 'rtsp://127.0.0.1/')->see('is no address of a stream');
+        $page->field('Address of the stream')->clear();
+        $gone = PageServer::start();
+        $gone->stop();
+        $page->typeIn('Address of the stream', "$gone->origin/none.mp4");
+        $page->choose('Picture when it cannot be had', 'Hall view.jpg');
+        $page->until('the still', fn () => $page->all('.pane-live img') !== []);
+        self::assertSame('hidden', $page->script('return document.querySelector(".pane-live video").style.visibility'));
+        $this->assertAccessible($page);
+    }
+
+    private function begun(string $name, string $kind): Page
+    {
+        $page = $this->page();
+        $page->signIn()->click('[data-surface="cafe"]')->typeIn('Name of the new design', $name, Keys::ENTER);
+        $page->see($name, '.title-block');
+
+        return $page->press($kind, '.empty-help');
+    }
+}
