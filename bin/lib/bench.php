@@ -51,7 +51,7 @@ for ($i = 0; $i < 100; ++$i) {
     $edits[] = $client->tookMs();
 }
 $row('(a) edit answered ÷ empty JSON request, p50', $percentile($edits, 0.5) / $percentile($empty, 0.5), '×', 6);
-$row('(a) edit answered ÷ empty JSON request, p95', $percentile($edits, 0.95) / $percentile($empty, 0.95), '×', 6);
+$row('(a) edit answered ÷ empty JSON request, p95', $percentile($edits, 0.95) / $percentile($empty, 0.95), '×', 5);
 printf("    edit p50 %.1f ms, p95 %.1f ms; empty p50 %.1f ms, p95 %.1f ms\n", $percentile($edits, 0.5), $percentile($edits, 0.95), $percentile($empty, 0.5), $percentile($empty, 0.95));
 
 // (a) the same edit, sent from the queues of two people that each hold ten batches made on one revision.

@@ -86,9 +86,10 @@ final class DesignKind implements Kind
 
     public function parts(Document $document, ?Document $before = null): array
     {
-        $parts = [
+        $head = $document->headArray();
+        $parts = $before?->headArray() === $head ? [] : [
             self::HEAD => json_encode(
-                $document->headArray(),
+                $head,
                 \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
             ),
         ];

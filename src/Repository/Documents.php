@@ -26,6 +26,7 @@ final readonly class Documents
     /** All parts are kept on every so many revisions, so that any of them can be rebuilt in few steps. */
     public const KEYFRAME_EVERY = 64;
     private const PAGE = 32;
+    private const ROWS = 100;
 
     public function __construct(private Connection $database, private ShiftedClock $clock, private Kinds $kinds)
     {
@@ -197,7 +198,7 @@ final readonly class Documents
             'keyframe' => $number % self::KEYFRAME_EVERY === 0 ? self::json($kind->parts($outcome->after)) : null,
         ]);
 
-        return $head->at($number, $outcome->after);
+        return $head->at($number, $outcome->after, $nature === Nature::Edit ? $outcome->labels : null);
     }
 
     /**
@@ -343,16 +344,21 @@ final readonly class Documents
     /** @param array<string, ?string> $parts */
     private function write(string $id, array $parts): void
     {
+        $rows = [];
         foreach ($parts as $name => $json) {
             if ($json === null) {
                 $this->database->delete('part', ['document_id' => $id, 'name' => $name]);
             } else {
-                $this->database->executeStatement(
-                    'INSERT INTO part (document_id, name, content) VALUES (?, ?, ?) '.
-                        'ON DUPLICATE KEY UPDATE content = VALUES(content)',
-                    [$id, $name, $json],
-                );
+                $rows[] = [$id, $name, $json];
             }
+        }
+        foreach (array_chunk($rows, self::ROWS) as $some) {
+            $this->database->executeStatement(
+                'INSERT INTO part (document_id, name, content) VALUES '.
+                    implode(', ', array_fill(0, count($some), '(?, ?, ?)')).
+                    ' ON DUPLICATE KEY UPDATE content = VALUES(content)',
+                array_merge(...$some),
+            );
         }
     }
 

@@ -12,6 +12,7 @@ final readonly class LoadedDocument
     /**
      * @param ?int $surfaceId what a design is made for
      * @param bool $older     its parts lie in an older version, and are written whole with the next change
+     * @param ?list<array<string, mixed>> $edited labels of the edit that made it just now
      */
     public function __construct(
         public string $id,
@@ -22,11 +23,22 @@ final readonly class LoadedDocument
         public int $revision,
         public Document $document,
         public bool $older = false,
+        public ?array $edited = null,
     ) {
     }
 
-    public function at(int $revision, Document $document): self
+    /** @param ?list<array<string, mixed>> $edited labels, when it was an edit */
+    public function at(int $revision, Document $document, ?array $edited): self
     {
-        return new self($this->id, $this->kind, $this->siteId, $this->surfaceId, $this->area, $revision, $document);
+        return new self(
+            $this->id,
+            $this->kind,
+            $this->siteId,
+            $this->surfaceId,
+            $this->area,
+            $revision,
+            $document,
+            edited: $edited,
+        );
     }
 }

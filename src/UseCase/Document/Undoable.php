@@ -23,6 +23,11 @@ final readonly class Undoable
      */
     public function describe(LoadedDocument $head, Person $person): array
     {
+        // What was done just now is what undo takes back first, and nothing is left for redo.
+        if ($head->edited !== null) {
+            return ['undo' => $head->edited, 'redo' => null];
+        }
+
         return array_map(
             fn (?Step $step) => $step === null ? null : $this->documents->labels($head->id, $step->number),
             History::next($this->documents->newestOf($head->id, $person), (string) $person->id),
