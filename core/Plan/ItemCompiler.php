@@ -37,6 +37,13 @@ final readonly class ItemCompiler
 
     public function compile(Fill $fill, Size $box): Item
     {
+        $as = "$box->width $box->height {$this->context->scale->toRatio()} {$this->context->pitchUm?->toRatio()}";
+
+        return $this->context->drawn->once($fill, $as, fn () => $this->draw($fill, $box));
+    }
+
+    private function draw(Fill $fill, Size $box): Item
+    {
         return match ($fill->kind()) {
             FillKind::Empty, FillKind::Playlist => new Item($fill, ['kind' => 'standby']),
             FillKind::Colour => new Item($fill, [

@@ -29,6 +29,7 @@ final readonly class PlanContext
         public ?Ground $ground = null,
         public ?int $farthestMm = null,
         public ?Rational $pitchUm = null,
+        public Drawn $drawn = new Drawn(),
     ) {
     }
 
@@ -80,6 +81,7 @@ final readonly class PlanContext
             $ground,
             $farthestMm,
             $pitchUm,
+            $this->drawn,
         );
     }
 }

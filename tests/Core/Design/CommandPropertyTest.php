@@ -96,7 +96,7 @@ final class CommandPropertyTest extends TestCase
         self::assertSame(self::bytes($design), self::bytes($kind->stored($parts)));
         $zone = (string) array_key_first($design->zones);
         self::assertSame(
-            ['head', "zones/$zone"],
+            ["zones/$zone"],
             array_keys($kind->parts(Build::filled($design, $zone, Sketch::colour('#000000')), $design)),
         );
     }
