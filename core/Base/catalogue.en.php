@@ -454,6 +454,16 @@ return [
         'Write https:// where the source can do it.',
     ],
     'live.no_still' => ['Nothing stands in for the live picture in {letter} when its signal is gone.', 'Choose a picture for that.'],
+    'style.too_many' => ['A house style holds at most {most} of these.', 'Take one away first.'],
+    'style.not_taken' => [
+        '{letter} cannot have what the house style says now, and stays as it was: {why}',
+        'Choose other names for it, or mend the style.',
+    ],
+    'style.gone' => ['This site has no such house style.', 'Choose one of those that are there.'],
+    'style.tokens' => [
+        'This is no design tokens file: {why}.',
+        'Take a JSON file in the format of the Design Tokens Community Group.',
+    ],
     'sound.several' => [
         '{letters} are heard at the same time.',
         'Take the sound from all but one.',

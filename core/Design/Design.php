@@ -38,6 +38,7 @@ final readonly class Design implements Document
      * @param bool                 $archived    kept, but out of the lists
      * @param array<string, Guide> $guides      by id
      * @param ?array{int, int}     $lattice     columns and rows of its own canvas
+     * @param ?string              $style       id of the house style whose names its fills use
      */
     private function __construct(
         public string $name,
@@ -54,6 +55,7 @@ final readonly class Design implements Document
         public bool $archived = false,
         public array $guides = [],
         public ?array $lattice = null,
+        public ?string $style = null,
     ) {
     }
 
@@ -113,6 +115,7 @@ final readonly class Design implements Document
             $head->has('archived') && $head->bool('archived'),
             $head->has('guides') ? array_map(Guide::parse(...), $head->child('guides')->members()) : [],
             $head->has('lattice') ? self::lattice($head->child('lattice')) : null,
+            $head->optional('style')?->asId(),
         );
     }
 
@@ -201,7 +204,7 @@ final readonly class Design implements Document
      * @param array{name?: string, lettersUsed?: int, reflow?: ReflowScale, zones?: array<string, Zone>,
      *     scenes?: array<string, Scene>, order?: list<string>, round?: list<string>, surfaces?: list<string>,
      *     archived?: bool, guides?: array<string, Guide>,
-     *     lattice?: ?array{int, int}} $set
+     *     lattice?: ?array{int, int}, style?: ?string} $set
      */
     public function with(array $set): self
     {
@@ -220,6 +223,7 @@ final readonly class Design implements Document
             $set['archived'] ?? $this->archived,
             $set['guides'] ?? $this->guides,
             array_key_exists('lattice', $set) ? $set['lattice'] : $this->lattice,
+            array_key_exists('style', $set) ? $set['style'] : $this->style,
         );
     }
 
@@ -240,7 +244,8 @@ final readonly class Design implements Document
             ($this->guides === []
                 ? []
                 : ['guides' => array_map(static fn (Guide $guide) => $guide->toArray(), $this->guides)]) +
-            ($this->lattice === null ? [] : ['lattice' => $this->lattice]);
+            ($this->lattice === null ? [] : ['lattice' => $this->lattice]) +
+            ($this->style === null ? [] : ['style' => $this->style]);
     }
 
     public function toArray(): array

@@ -17,6 +17,7 @@ final class DesignCommands
         Scenes\SetReflow::class,
         Scenes\SetSurfaces::class,
         Scenes\ArchiveDesign::class,
+        Scenes\SetStyle::class,
         Scenes\AddScene::class,
         Scenes\DuplicateScene::class,
         Scenes\PutScene::class,

@@ -34,6 +34,11 @@ final class Spot
         return Scope::of('surfaces');
     }
 
+    public static function style(): Scope
+    {
+        return Scope::of('style');
+    }
+
     public static function archived(): Scope
     {
         return Scope::of('archived');

@@ -23,6 +23,7 @@ final readonly class Item
      * @param ?int                 $contentMs  how long the content itself is, where it has a length
      * @param ?int                 $modulePx   of a QR code
      * @param ?WebFacts            $page  what is known of a page
+     * @param ?string              $unstyled why it is not as the house style says
      */
     public function __construct(
         public Fill $fill,
@@ -36,6 +37,7 @@ final readonly class Item
         public ?int $contentMs = null,
         public ?int $modulePx = null,
         public ?WebFacts $page = null,
+        public ?string $unstyled = null,
     ) {
     }
 
@@ -53,6 +55,25 @@ final readonly class Item
             $this->contentMs,
             $this->modulePx,
             $this->page,
+            $this->unstyled,
+        );
+    }
+
+    public function unstyled(string $why): self
+    {
+        return new self(
+            $this->fill,
+            $this->drawing,
+            $this->entry,
+            $this->ms,
+            $this->transition,
+            $this->fit,
+            $this->set,
+            $this->media,
+            $this->contentMs,
+            $this->modulePx,
+            $this->page,
+            $why,
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Fill\ClockFill;
 use UpperPane\Core\Design\Fill\ColourFill;
 use UpperPane\Core\Design\Fill\CountFill;
@@ -39,7 +40,20 @@ final readonly class ItemCompiler
     {
         $as = "$box->width $box->height {$this->context->scale->toRatio()} {$this->context->pitchUm?->toRatio()}";
 
-        return $this->context->drawn->once($fill, $as, fn () => $this->draw($fill, $box));
+        return $this->context->drawn->once($fill, $as, fn () => $this->styled($fill, $box));
+    }
+
+    private function styled(Fill $fill, Size $box): Item
+    {
+        $palette = $this->context->palette;
+        if ($palette === null) {
+            return $this->draw($fill, $box);
+        }
+        try {
+            return $this->draw($palette->applied($fill), $box);
+        } catch (Refusal $refusal) {
+            return $this->draw($fill, $box)->unstyled($refusal->getMessage());
+        }
     }
 
     private function draw(Fill $fill, Size $box): Item

@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\MediaShelf;
+use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Text\Fonts;
@@ -29,6 +30,7 @@ final readonly class PlanContext
         public ?Ground $ground = null,
         public ?int $farthestMm = null,
         public ?Rational $pitchUm = null,
+        public ?Palette $palette = null,
         public Drawn $drawn = new Drawn(),
     ) {
     }
@@ -69,6 +71,23 @@ final readonly class PlanContext
         return $this->with($this->scale, $this->ground, $farthestMm, $pitchUm);
     }
 
+    /** As a house style says: nothing that was drawn otherwise counts. */
+    public function styledBy(Palette $palette): self
+    {
+        return new self(
+            $this->media,
+            $this->pages,
+            $this->fonts,
+            $this->zone,
+            $this->fromMs,
+            $this->scale,
+            $this->ground,
+            $this->farthestMm,
+            $this->pitchUm,
+            $palette,
+        );
+    }
+
     private function with(Rational $scale, ?Ground $ground, ?int $farthestMm, ?Rational $pitchUm): self
     {
         return new self(
@@ -81,6 +100,7 @@ final readonly class PlanContext
             $ground,
             $farthestMm,
             $pitchUm,
+            $this->palette,
             $this->drawn,
         );
     }

@@ -42,6 +42,7 @@ final readonly class Preflight
                 new Rule\QrUnreadable(),
                 new Rule\WebNotShown(),
                 new Rule\LiveWithout(),
+                new Rule\StyleNotTaken(),
             ],
             [new Rule\Hidden(), new Rule\SoundsTogether()],
         );

@@ -9,6 +9,7 @@ use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Design\Starters\StartersKind;
 use UpperPane\Core\Site\SurfaceKind;
+use UpperPane\Core\Style\StyleKind;
 
 /** Every kind of document there is: one line each. */
 final readonly class Kinds
@@ -20,7 +21,7 @@ final readonly class Kinds
     public function __construct(Kind ...$more)
     {
         $kinds = [];
-        foreach ([new DesignKind(), new SurfaceKind(), new StartersKind(), ...$more] as $kind) {
+        foreach ([new DesignKind(), new SurfaceKind(), new StartersKind(), new StyleKind(), ...$more] as $kind) {
             $kinds[$kind->name()] = $kind;
         }
         $this->kinds = $kinds;

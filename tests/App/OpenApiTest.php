@@ -116,6 +116,13 @@ final class OpenApiTest extends ApiCase
         $this->call('GET', "$design/plan?surface=gate-1", status: 200);
         $this->call('GET', "$design/plans?surfaces=gate-1,hall", status: 200);
         $this->call('GET', "$design/moment/5000", status: 200);
+        $style = self::uuid();
+        $this->call('POST', '/api/sites/harrowmere/styles', ['style' => $style, 'name' => 'House'], 201);
+        $tokens = ['red' => ['$type' => 'color', '$value' => '#A63D2A']];
+        $this->call('POST', "/api/styles/$style/tokens", ['tokens' => $tokens] + $step(), 200);
+        $this->call('GET', "/api/styles/$style/tokens", status: 200);
+        $this->call('GET', '/api/sites/harrowmere/styles', status: 200);
+        $this->call('GET', "$design/styled?styles=$style", status: 200);
         $this->raw('GET', "$design/sheet.pdf", '');
         $this->call('GET', "$design/revisions/1", status: 200);
         $this->call('POST', "$design/restore", ['revision' => $head, 'to' => $first] + $step(), 200);

@@ -62,11 +62,15 @@ final class RightsTest extends ApiCase
         $this->signIn('dina');
         $design = self::uuid();
         $this->call('POST', '/api/surfaces/jetty/designs', ['design' => $design, 'name' => 'Jetty'], 201);
+        $style = self::uuid();
+        $this->call('POST', '/api/sites/aldermoor/styles', ['style' => $style, 'name' => 'Jetty'], 201);
         $there = ['{site}' => 'aldermoor', '{surface}' => 'jetty', '{code}' => 'jetty-1', '{id}' => $design];
         $paths = [];
         $any = ['{tMs}' => '0', '{revision}' => '0', '{kind}' => 'csv'];
         foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $name => $route) {
-            $path = strtr($route->getPath(), $there);
+            $path = str_starts_with($route->getPath(), '/api/styles/')
+                ? strtr($route->getPath(), ['{id}' => $style])
+                : strtr($route->getPath(), $there);
             if (is_array($this->table()[$name] ?? null) && $path !== $route->getPath()) {
                 $paths[$name] = [$route->getMethods()[0] ?? 'GET', strtr($path, $any)];
             }

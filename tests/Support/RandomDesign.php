@@ -59,7 +59,7 @@ final class RandomDesign
 
         $guide = $design->guides === [] ? 'none' : $this->one(array_map(strval(...), array_keys($design->guides)));
 
-        return match ($this->random->getInt(0, 11)) {
+        return match ($this->random->getInt(0, 12)) {
             11 => ['do' => 'design.lattice', 'lattice' => $this->chance(3) ? null : [$this->random->getInt(1, 40), 7]],
             9 => ['do' => 'guide.put', 'guide' => $this->chance(2) ? "i$new" : $guide, 'layout' => 'own'] + [
                 'axis' => $this->one(['x', 'y']),
@@ -70,6 +70,7 @@ final class RandomDesign
                 : ['do' => 'guide.remove', 'guide' => $guide],
             7 => ['do' => 'design.archive', 'archived' => $this->chance(2)],
             8 => ['do' => 'design.surfaces', 'surfaces' => $this->chance(2) ? [] : ['totem', "wall-$new"]],
+            12 => ['do' => 'design.style', 'style' => $this->chance(2) ? null : "style-$new"],
             6 => $this->chance(5)
                 ? ['do' => 'design.restore', 'design' => $this->earlier]
                 : ['do' => 'design.name', 'name' => "Called $new"],

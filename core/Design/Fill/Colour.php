@@ -7,11 +7,19 @@ namespace UpperPane\Core\Design\Fill;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
-/** An opaque sRGB colour, held as #RRGGBB in capitals. */
+/**
+ * An opaque sRGB colour, held as #RRGGBB in capitals. It may be one that a house style names: then its id stands before
+ * it, and it is what the colour was when it was chosen.
+ */
 final readonly class Colour
 {
-    private function __construct(public string $hex)
+    private const NAMED = '/^(?:([a-z0-9-]{1,40})@)?(#[0-9A-Fa-f]{6})$/D';
+    public string $said;
+
+    /** @param string $name id of a colour of the house style; empty for a colour of its own */
+    private function __construct(public string $hex, public string $name = '')
     {
+        $this->said = $name === '' ? $hex : "$name@$hex";
     }
 
     /** What is seen where nothing is: nearly black, as an unlit screen. */
@@ -33,11 +41,20 @@ final readonly class Colour
     /** @throws Refusal `input.colour` */
     public static function parse(Input $input): self
     {
-        $text = $input->asText(32);
-        if (preg_match('/^#[0-9A-Fa-f]{6}$/D', $text) !== 1) {
-            throw Refusal::because('input.colour', $input->path, ['value' => $text]);
-        }
+        $text = $input->asText(60);
 
-        return new self(strtoupper($text));
+        return preg_match(self::NAMED, $text, $part) === 1
+            ? new self(strtoupper($part[2]), $part[1])
+            : throw Refusal::because('input.colour', $input->path, ['value' => $text]);
+    }
+
+    /** @throws Refusal `input.colour`, also for one that is named */
+    public static function parsePlain(Input $input): self
+    {
+        $colour = self::parse($input);
+
+        return $colour->name === ''
+            ? $colour
+            : throw Refusal::because('input.colour', $input->path, ['value' => $colour->said]);
     }
 }

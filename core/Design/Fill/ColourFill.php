@@ -32,7 +32,7 @@ final readonly class ColourFill implements Fill
 
     public function toArray(): array
     {
-        return ['kind' => 'colour', 'colour' => $this->colour->hex];
+        return ['kind' => 'colour', 'colour' => $this->colour->said];
     }
 
     public function mediaIds(): array

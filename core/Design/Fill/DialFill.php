@@ -40,10 +40,10 @@ final readonly class DialFill implements Fill
     {
         return [
             'kind' => 'dial',
-            'hands' => $this->hands->hex,
-            'face' => $this->face->hex,
-            'accent' => $this->accent->hex,
-            'ground' => $this->ground?->hex,
+            'hands' => $this->hands->said,
+            'face' => $this->face->said,
+            'accent' => $this->accent->said,
+            'ground' => $this->ground?->said,
             'seconds' => $this->seconds,
         ];
     }

@@ -31,6 +31,6 @@ final readonly class Gradient
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['to' => $this->to->hex, 'angle' => $this->degrees];
+        return ['to' => $this->to->said, 'angle' => $this->degrees];
     }
 }

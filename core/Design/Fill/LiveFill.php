@@ -47,7 +47,7 @@ final readonly class LiveFill implements Fill
             'fit' => $this->fit->value,
             'sound' => $this->sound,
             'still' => $this->still,
-            'ground' => $this->ground->hex,
+            'ground' => $this->ground->said,
         ];
     }
 

@@ -60,7 +60,7 @@ final readonly class MediaFill implements Fill
             'media' => $this->media,
             'fit' => $this->fit->value,
             'focus' => [$this->focusX, $this->focusY],
-            'ground' => $this->ground?->hex,
+            'ground' => $this->ground?->said,
         ] +
             ($this->faces === []
                 ? []

@@ -23,6 +23,6 @@ final readonly class Outline
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['colour' => $this->colour->hex, 'px' => $this->px];
+        return ['colour' => $this->colour->said, 'px' => $this->px];
     }
 }

@@ -27,6 +27,6 @@ final readonly class Plate
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['colour' => $this->colour->hex, 'padding' => $this->paddingPx, 'radius' => $this->radiusPx];
+        return ['colour' => $this->colour->said, 'padding' => $this->paddingPx, 'radius' => $this->radiusPx];
     }
 }

@@ -60,8 +60,8 @@ final readonly class QrFill implements Fill
             'kind' => 'qr',
             'content' => $this->content->toArray(),
             'level' => $this->level->value,
-            'colour' => $this->colour->hex,
-            'ground' => $this->ground->hex,
+            'colour' => $this->colour->said,
+            'ground' => $this->ground->said,
         ];
     }
 

@@ -28,6 +28,6 @@ final readonly class Shadow
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['colour' => $this->colour->hex, 'x' => $this->xPx, 'y' => $this->yPx, 'blur' => $this->blurPx];
+        return ['colour' => $this->colour->said, 'x' => $this->xPx, 'y' => $this->yPx, 'blur' => $this->blurPx];
     }
 }

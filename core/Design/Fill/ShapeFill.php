@@ -48,10 +48,10 @@ final readonly class ShapeFill implements Fill
         return [
             'kind' => 'shape',
             'shape' => $this->shape->value,
-            'colour' => $this->colour->hex,
+            'colour' => $this->colour->said,
             'radius' => $this->radiusPx,
             'padding' => $this->paddingPx,
-            'ground' => $this->ground?->hex,
+            'ground' => $this->ground?->said,
         ] + array_filter(['gradient' => $this->gradient?->toArray(), 'line' => $this->line?->toArray()]);
     }
 

@@ -9,7 +9,8 @@ use UpperPane\Core\Text\TextMode;
 
 /**
  * One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0:
- * the font's own), colours (no ground: what lies under it is seen), placing, effects.
+ * the font's own), colours (no ground: what lies under it is seen), placing, effects; `type`: the step of the house
+ * style's type scale that it was taken from.
  */
 final readonly class TextStyle
 {
@@ -25,6 +26,7 @@ final readonly class TextStyle
         'align',
         'valign',
         'padding',
+        'type',
         ...TextEffects::KEYS,
     ];
     private const LARGEST_SIZE_PX = 4000;
@@ -42,6 +44,7 @@ final readonly class TextStyle
         public string $valign,
         public int $paddingPx,
         public TextEffects $effects,
+        public ?string $type,
     ) {
     }
 
@@ -62,6 +65,7 @@ final readonly class TextStyle
             (string) $input->choice('valign', ['top', 'middle', 'bottom']),
             $input->int('padding', 0, 10_000),
             TextEffects::parse($input),
+            $input->optional('type')?->asId(),
         );
     }
 
@@ -75,11 +79,11 @@ final readonly class TextStyle
             'min_size' => $this->minSizePx,
             'mode' => $this->mode->value,
             'line_height' => $this->lineHeightThousandths,
-            'colour' => $this->colour->hex,
-            'ground' => $this->ground?->hex,
+            'colour' => $this->colour->said,
+            'ground' => $this->ground?->said,
             'align' => $this->align,
             'valign' => $this->valign,
             'padding' => $this->paddingPx,
-        ] + $this->effects->toArray();
+        ] + ($this->type === null ? [] : ['type' => $this->type]) + $this->effects->toArray();
     }
 }

@@ -58,7 +58,7 @@ final readonly class WebFill implements Fill
             'scroll' => $this->scroll,
             'refresh_s' => $this->refreshS,
             'still' => $this->still,
-            'ground' => $this->ground->hex,
+            'ground' => $this->ground->said,
         ];
     }
 

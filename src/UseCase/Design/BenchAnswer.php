@@ -167,6 +167,7 @@ final readonly class BenchAnswer
             'reflow' => $this->design->reflow->value,
             'surfaces' => $this->design->surfaces,
             'archived' => $this->design->archived,
+            'style' => $this->design->style,
             'frieze' => $this->design->order,
             'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
             'now_ms' => $this->context->fromMs,

@@ -8,6 +8,7 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Job\LookAtPage;
 use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\DesignLines;
+use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\References;
 use UpperPane\App\Repository\Sites;
@@ -18,6 +19,7 @@ use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
@@ -41,6 +43,7 @@ final readonly class DesignDesk implements Desk
         private StarterShelves $shelves,
         private Undoable $undoable,
         private WebPages $pages,
+        private HouseStyles $styles,
         private Queue $queue,
     ) {
     }
@@ -74,6 +77,10 @@ final readonly class DesignDesk implements Desk
             if ($this->pages->want($address)) {
                 $this->queue->add(LookAtPage::KIND, ['address' => $address]);
             }
+        }
+        if ($after->style !== null && $after->style !== $old->style) {
+            $this->styles->find($before->siteId, $after->style)
+                ?? throw Refusal::because('style.gone', '/commands/0/style');
         }
         if ($old === $after || $old->surfaces !== $after->surfaces || $old->archived !== $after->archived) {
             $site = $this->sites->byId($before->siteId) ?? throw Absent::named('site');
@@ -129,7 +136,7 @@ final readonly class DesignDesk implements Desk
             self::design($head),
             $at,
             $stand->sheet,
-            $this->planning->context($stand->site),
+            $this->planning->context($stand->site, self::design($head)),
             // They are shown only where a layout is begun.
             $at->tree() instanceof Pane ? $this->shelves->of($head->siteId) : null,
         );

@@ -8,6 +8,7 @@ use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
 use UpperPane\App\Repository\Sites;
@@ -21,6 +22,7 @@ use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Text\Fonts;
 
 /**
@@ -35,6 +37,7 @@ final readonly class Planning
         private Sites $sites,
         private MediaLibrary $media,
         private WebPages $pages,
+        private HouseStyles $styles,
         private Fonts $fonts,
         private ShiftedClock $clock,
     ) {
@@ -101,12 +104,14 @@ final readonly class Planning
     {
         $this->expect($design, null);
 
-        return Judgement::of($design, $stand->sheet, $stand->area, $this->context($stand->site));
+        return Judgement::of($design, $stand->sheet, $stand->area, $this->context($stand->site, $design));
     }
 
-    public function context(Site $site): PlanContext
+    /** With the house style that the design uses, if any. */
+    public function context(Site $site, Design $design): PlanContext
     {
-        return new PlanContext(
+        $style = $design->style === null ? null : $this->styles->find($site->id, $design->style);
+        $context = new PlanContext(
             $this->media,
             $this->pages,
             $this->fonts,
@@ -114,6 +119,8 @@ final readonly class Planning
             $this->clock->nowMs(),
             Rational::of(1),
         );
+
+        return $style === null ? $context : $context->styledBy(Palette::of($style));
     }
 
     /**

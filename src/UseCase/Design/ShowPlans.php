@@ -6,6 +6,7 @@ namespace UpperPane\App\UseCase\Design;
 
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
@@ -14,14 +15,19 @@ use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Judgement;
+use UpperPane\Core\Style\HouseStyle;
 
 /** A design as a plan: on its own surface, on others of the site, at a moment. */
 final readonly class ShowPlans
 {
     private const MOST_BESIDE = 24;
 
-    public function __construct(private Desks $desks, private Planning $planning, private Surfaces $surfaces)
-    {
+    public function __construct(
+        private Desks $desks,
+        private Planning $planning,
+        private Surfaces $surfaces,
+        private HouseStyles $styles,
+    ) {
     }
 
     /** @return array<string, mixed> the plan on a surface, its own when none is named, with all findings there */
@@ -54,6 +60,34 @@ final readonly class ShowPlans
                     'surface' => ['code' => $row->code, 'name' => $row->name],
                 ] + self::written($this->onSurface($loaded, $row)),
                 $rows,
+            ),
+        ];
+    }
+
+    /**
+     * The same design on its own surface, as several house styles of its site would have it.
+     *
+     * @param list<string> $styles ids; unknown ones are left out
+     *
+     * @return array{plans: list<array<string, mixed>>}
+     */
+    public function styled(string $id, array $styles, Person $person): array
+    {
+        $loaded = $this->open($id, $person);
+        $stand = $this->planning->stand($loaded);
+        $known = array_intersect_key(
+            $this->styles->ofSite($stand->site->id),
+            array_flip(array_slice($styles, 0, self::MOST_BESIDE)),
+        );
+
+        return [
+            'plans' => array_map(
+                fn (string $style, HouseStyle $one) => ['style' => ['id' => $style, 'name' => $one->name]] +
+                    self::written(
+                        $this->planning->judge(Planning::design($loaded)->with(['style' => $style]), $stand),
+                    ),
+                array_map(strval(...), array_keys($known)),
+                array_values($known),
             ),
         ];
     }

@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Style;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\FillReader;
+
+/** What a house style makes of fills that use its names. */
+final readonly class Palette
+{
+    private function __construct(private ?HouseStyle $style)
+    {
+    }
+
+    public static function of(?HouseStyle $style): self
+    {
+        return new self($style);
+    }
+
+    /**
+     * The fill with the colours and faces that its names mean now. A name that the style has not any more stays what it
+     * was when it was chosen.
+     *
+     * @throws Refusal when the fill cannot have what the style says: a QR code in colours that do not scan
+     */
+    public function applied(Fill $fill): Fill
+    {
+        if ($this->style === null) {
+            return $fill;
+        }
+        $before = $fill->toArray();
+        $after = $this->walked($before);
+
+        return $after === $before ? $fill : FillReader::read(Input::of($after));
+    }
+
+    /**
+     * @param array<mixed> $value
+     *
+     * @return array<mixed>
+     */
+    private function walked(array $value): array
+    {
+        foreach ($value as $key => $part) {
+            $value[$key] = match (true) {
+                is_array($part) => $this->walked($part),
+                is_string($part) && $key !== 'text' => $this->coloured($part),
+                default => $part,
+            };
+        }
+        $step = is_string($value['type'] ?? null) ? $this->style?->types[$value['type']] ?? null : null;
+
+        return $step === null
+            ? $value
+            : array_replace($value, $step->look(), ['min_size' => min($value['min_size'] ?? 1, $step->sizePx)]);
+    }
+
+    private function coloured(string $said): string
+    {
+        $id = explode('@#', $said)[0];
+        $named = strlen($said) === strlen($id) + 8 ? $this->style?->colours[$id] ?? null : null;
+
+        return $named === null ? $said : "$id@{$named->colour->hex}";
+    }
+}

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Style;
+
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Document;
+use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Change\Scopes;
+use UpperPane\Core\Change\Stored;
+
+/**
+ * House styles as one kind of document, each in one part.
+ *
+ * @implements Kind<HouseStyle>
+ */
+final class StyleKind implements Kind
+{
+    public const NAME = 'style';
+    private const HEAD = 'head';
+    private const COMMANDS = [
+        NameStyle::NAME => NameStyle::class,
+        PutColour::NAME => PutColour::class,
+        PutType::NAME => PutType::class,
+    ];
+
+    public function name(): string
+    {
+        return self::NAME;
+    }
+
+    public function upgraded(array $parts): array
+    {
+        return $parts;
+    }
+
+    public function stored(array $parts): HouseStyle
+    {
+        return Stored::read('', static function () use ($parts): HouseStyle {
+            $head = json_decode($parts[self::HEAD] ?? '', false, 512, \JSON_THROW_ON_ERROR);
+
+            return HouseStyle::parse(Input::json($head));
+        });
+    }
+
+    public function read(Input $input): HouseStyle
+    {
+        return HouseStyle::parse($input);
+    }
+
+    public function command(Input $input): Command
+    {
+        return self::COMMANDS[(string) $input->choice('do', array_keys(self::COMMANDS))]::parse($input);
+    }
+
+    public function parts(Document $document, ?Document $before = null): array
+    {
+        return [
+            self::HEAD => json_encode(
+                $document->toArray(),
+                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
+            ),
+        ];
+    }
+
+    public function versions(Document $theirs, Document $mine, Scopes $touched): array
+    {
+        $lines = [];
+        foreach ($touched->all() as $scope) {
+            [$what, $id] = [...$scope->path(), '', ''];
+            $said = static fn (HouseStyle $style): ?string => match ($what) {
+                'colours' => isset($style->colours[$id]) ? implode(' ', $style->colours[$id]->toArray()) : null,
+                'types' => isset($style->types[$id]) ? implode(' ', $style->types[$id]->toArray()) : null,
+                default => $style->name,
+            };
+            $lines[] = [
+                'what' => 'field',
+                'field' => $id === '' ? $what : $id,
+                'theirs' => $said($theirs),
+                'yours' => $said($mine),
+            ];
+        }
+
+        return $lines;
+    }
+}

@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\App;
+
+use UpperPane\Tests\Support\Sketch;
+
+/** House styles of a site: made, changed, taken from tokens; what designs make of them, and releases keep of them. */
+final class StyleTest extends ApiCase
+{
+    public function testAChangeRestylesWhatNamesIt(): void
+    {
+        $this->signIn();
+        $style = $this->style('Harbour', ['ink' => '#102030', 'paper' => '#F4F1EA']);
+        $design = self::uuid();
+        $this->call('POST', '/api/surfaces/booking/designs', ['design' => $design, 'name' => 'Styled'], 201);
+        $this->edit(
+            [
+                ['do' => 'design.style', 'style' => $style],
+                Sketch::fill('z-'.substr($design, 0, 8), ['kind' => 'colour', 'colour' => 'ink@#000000']),
+            ],
+            0,
+            document: $design,
+        );
+        $drawn = fn (): string => array_values(
+            $this->call('GET', "/api/documents/$design")['zones'],
+        )[0]['items'][0]['colour'];
+        self::assertSame('#102030', $drawn());
+        $released = $this->call('POST', "/api/designs/$design/releases", [
+            'made_as' => self::uuid(),
+            'revision' => 1,
+            'note' => '',
+            'surfaces' => ['booking'],
+        ], 201);
+
+        $this->put($style, ['do' => 'style.colour', 'id' => 'ink', 'colour' => ['name' => 'Ink', 'hex' => '#405060']]);
+        self::assertSame('#405060', $drawn());
+        $plan = json_encode($this->call('GET', "/api/releases/{$released['release']}/plan"));
+        self::assertStringContainsString('#102030', (string) $plan, 'a release stays as it was made');
+        $this->put($style, ['do' => 'style.colour', 'id' => 'ink', 'colour' => null]);
+        self::assertSame('#000000', $drawn(), 'as it was chosen');
+        $this->step('undo', document: $style);
+        self::assertSame('#405060', $drawn());
+
+        $other = $this->style('Winter', ['ink' => '#AABBCC']);
+        $plans = $this->call('GET', "/api/designs/$design/styled?styles=$style,$other,none")['plans'];
+        self::assertSame([[$style, 'Harbour'], [$other, 'Winter']], array_map(
+            static fn (array $one) => array_values($one['style']),
+            $plans,
+        ));
+        self::assertStringContainsString('#AABBCC', (string) json_encode($plans[1]['plan']));
+    }
+
+    public function testWhatCannotBeIsRefused(): void
+    {
+        $this->signIn();
+        $style = $this->style('Refused', []);
+        $step = static fn (): array => ['batch' => self::uuid(), 'client' => self::uuid()];
+        $type = ['name' => 'Title', 'font' => 'No Such Face', 'weight' => 400, 'size' => 90, 'line_height' => 0];
+        $this->put($style, ['do' => 'style.type', 'id' => 'title', 'type' => $type], 422);
+        $this->put(self::BOARD, ['do' => 'design.style', 'style' => self::uuid()], 422);
+        $this->call('POST', "/api/styles/$style/tokens", ['tokens' => ['a' => ['$value' => 1]]] + $step(), 422);
+        $this->call('POST', '/api/styles/'.self::BOARD.'/tokens', ['tokens' => ['a' => []]] + $step(), 404);
+        $this->call('POST', '/api/sites/harrowmere/styles', ['style' => self::BOARD, 'name' => 'Taken'], 409);
+
+        $file = $this->call('GET', '/api/styles/'.$this->style('Given', ['red' => '#A63D2A']).'/tokens');
+        $file['gap'] = ['$type' => 'dimension', '$value' => ['value' => 8, 'unit' => 'px']];
+        $taken = $this->call('POST', "/api/styles/$style/tokens", ['tokens' => $file] + $step());
+        self::assertSame(['gap'], $taken['left']);
+        self::assertSame(['#A63D2A'], array_column($taken['colours'], 'hex'));
+        self::assertSame(['Given', 'Refused'], array_values(array_intersect(
+            array_column($this->call('GET', '/api/sites/harrowmere/styles')['styles'], 'name'),
+            ['Given', 'Refused'],
+        )));
+        $this->signIn('emil');
+        $this->put($style, ['do' => 'style.name', 'name' => 'Mine'], 403);
+    }
+
+    /** @param array<string, string> $colours */
+    private function style(string $name, array $colours): string
+    {
+        $id = self::uuid();
+        $made = ['style' => $id, 'name' => $name];
+        self::assertSame(['style' => $id], $this->call('POST', '/api/sites/harrowmere/styles', $made, 201));
+        self::assertSame(['style' => $id], $this->call('POST', '/api/sites/harrowmere/styles', $made, 201), 'once');
+        foreach ($colours as $colour => $hex) {
+            $this->put($id, ['do' => 'style.colour', 'id' => $colour, 'colour' => ['name' => $colour, 'hex' => $hex]]);
+        }
+
+        return $id;
+    }
+
+    /** @param array<string, mixed> $command */
+    private function put(string $document, array $command, int $status = 200): void
+    {
+        $revision = $this->call('GET', "/api/documents/$document")['revision'];
+        $this->call('POST', "/api/documents/$document/batches", [
+            'batch' => self::uuid(),
+            'client' => self::uuid(),
+            'revision' => $revision,
+            'commands' => [$command],
+        ], $status);
+    }
+}
