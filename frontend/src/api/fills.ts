@@ -19,6 +19,8 @@ export interface TextStyle {
   outline?: { colour: string; px: number } | null
   shadow?: { colour: string; x: number; y: number; blur: number } | null
   plate?: { colour: string; padding: number; radius: number } | null
+  /** The step of the house style's type scale that it has. */
+  type?: string | null
 }
 
 export type { FitMode, LiveSource }

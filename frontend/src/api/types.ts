@@ -189,6 +189,8 @@ export interface DesignAnswer extends DocumentAnswer {
   /** Codes of the surfaces it is meant for beside that one. */
   surfaces: string[]
   archived: boolean
+  /** Id of the house style whose names its fills use. */
+  style: string | null
   ratio?: Ratio
   /** The site's own starters as a document; null while there are none. */
   shelf?: { document: string; revision: number } | null

@@ -18,8 +18,12 @@ import SheetLinks from './SheetLinks.vue'
 import StockShelf from './StockShelf.vue'
 
 /** The column beside the canvas: its faces, and over them what was opened from where it is read, until Escape. */
-defineProps<{ beside: string[]; tMs: number }>()
-const emit = defineEmits<{ put: [zone: string, media: MediaLine]; beside: [codes: string[], on: boolean] }>()
+defineProps<{ beside: string[]; styled: string[]; tMs: number }>()
+const emit = defineEmits<{
+  put: [zone: string, media: MediaLine]
+  beside: [codes: string[], on: boolean]
+  style: [id: string, on: boolean]
+}>()
 const face = defineModel<Face>('face', { required: true })
 const aside = defineModel<Aside | null>('aside', { required: true })
 const { t } = useI18n()
@@ -69,7 +73,13 @@ watch(aside, async (opened, before) => {
       tabindex="0">
       <p v-if="!session.may('design', design.answer?.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
       <FindingList v-if="aside === 'preflight'" @lead="lead" />
-      <OtherSurfaces v-else-if="aside === 'other'" :codes="beside" :t-ms="tMs" @toggle="(codes, on) => emit('beside', codes, on)" />
+      <OtherSurfaces
+        v-else-if="aside === 'other'"
+        :codes="beside"
+        :styled="styled"
+        :t-ms="tMs"
+        @toggle="(codes, on) => emit('beside', codes, on)"
+        @style="(id, on) => emit('style', id, on)" />
       <SheetLinks v-else-if="aside === 'sheets'" />
       <DrawingFields v-else-if="aside === 'drawing'" />
       <SceneFields v-else-if="aside === 'scene'" />

@@ -9,6 +9,7 @@ import MendButton from '../document/MendButton.vue'
 import { useListening } from '../document/useListening'
 import { useSession } from '../session/session'
 import { useUploads } from '../stock/uploads'
+import { useStyles } from '../styles/styles'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import BenchBar from './BenchBar.vue'
@@ -34,6 +35,7 @@ const router = useRouter()
 const design = useDesign()
 const stock = useUploads()
 const session = useSession()
+const styles = useStyles()
 const error = ref<unknown>(null)
 const canvas = ref<InstanceType<typeof BenchCanvas>>()
 const face = ref<Face>('particulars')
@@ -106,7 +108,7 @@ function back(event: KeyboardEvent): void {
 useUndoKeys((kind) => void design.step(kind))
 useListening(design.listen)
 useListening(design.hear)
-onMounted(() => void stock.load())
+onMounted(() => void Promise.all([stock.load(), styles.load()]))
 </script>
 
 <template>
@@ -114,7 +116,11 @@ onMounted(() => void stock.load())
     <section class="bench-work">
       <BenchBar @open="openLayout" @aside="aside = $event" />
       <MissingZones />
-      <div class="bench-middle" :class="{ split: beside.codes.value.length }" @dragover.prevent @drop.prevent="putFiles">
+      <div
+        class="bench-middle"
+        :class="{ split: beside.codes.value.length || beside.styled.value.length }"
+        @dragover.prevent
+        @drop.prevent="putFiles">
         <BenchNotes />
         <PutNotes :sending="sending" :over="over" @turn="inTurn" @close="dismiss" />
         <BenchCanvas
@@ -125,11 +131,11 @@ onMounted(() => void stock.load())
           @play="playhead.toggle()"
           @step="(by) => playhead.seek(playhead.tMs.value + by)" />
         <BesideSheets
-          v-if="beside.codes.value.length"
+          v-if="beside.codes.value.length || beside.styled.value.length"
           :sheets="beside.sheets.value"
           :t-ms="playhead.tMs.value"
           :error="beside.error.value"
-          @away="(code) => beside.toggle([code], false)" />
+          @away="beside.away" />
       </div>
       <div class="bench-foot">
         <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
@@ -140,9 +146,11 @@ onMounted(() => void stock.load())
       v-model:face="face"
       v-model:aside="aside"
       :beside="beside.codes.value"
+      :styled="beside.styled.value"
       :t-ms="playhead.tMs.value"
       @put="putAndShow"
-      @beside="beside.toggle" />
+      @beside="beside.toggle"
+      @style="beside.toggleStyle" />
     <div
       v-if="carried.media"
       class="carried"

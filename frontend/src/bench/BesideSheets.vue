@@ -8,9 +8,9 @@ import { pixels } from '../ui/format'
 import type { ZonePlan } from '../plan/types'
 import type { Beside } from './useBeside'
 
-/** The same design on other surfaces, side by side, with what does not fit there. */
+/** The same design on other surfaces and in other styles, side by side, with what does not fit there. */
 defineProps<{ sheets: Beside[]; tMs: number; error: unknown }>()
-const emit = defineEmits<{ away: [code: string] }>()
+const emit = defineEmits<{ away: [sheet: Beside] }>()
 const { t } = useI18n()
 const zones = (sheet: Beside): ZonePlan[] => [
   ...new Map(
@@ -26,16 +26,10 @@ const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null =>
 <template>
   <section class="beside" :aria-label="t('beside.title')">
     <RefusalNote :error="error" />
-    <article v-for="sheet in sheets" :key="sheet.surface.code" class="beside-sheet" :data-beside="sheet.surface.code">
+    <article v-for="sheet in sheets" :key="sheet.code" class="beside-sheet" :data-beside="sheet.code">
       <h3>
-        {{ sheet.surface.name }}
-        <button
-          type="button"
-          class="plain"
-          :aria-label="t('beside.away', { name: sheet.surface.name })"
-          @click="emit('away', sheet.surface.code)">
-          ×
-        </button>
+        {{ sheet.name }}
+        <button type="button" class="plain" :aria-label="t('beside.away', { name: sheet.name })" @click="emit('away', sheet)">×</button>
       </h3>
       <p class="measure">{{ pixels(...sheet.plan.canvas) }}</p>
       <PlanStill :plan="sheet.plan" :width="300" :height="250" :t-ms="tMs" />

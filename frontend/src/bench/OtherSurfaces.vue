@@ -7,10 +7,11 @@ import type { Elevation, SurfaceLine } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useDesign } from './design'
 import PanelPreview from './PanelPreview.vue'
+import StyleChoice from './StyleChoice.vue'
 
 /** Which other surfaces stand beside the bench, singly or by group; and each panel of the own one alone. */
-const props = defineProps<{ codes: string[]; tMs: number }>()
-const emit = defineEmits<{ toggle: [codes: string[], on: boolean] }>()
+const props = defineProps<{ codes: string[]; styled: string[]; tMs: number }>()
+const emit = defineEmits<{ toggle: [codes: string[], on: boolean]; style: [id: string, on: boolean] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
@@ -34,6 +35,7 @@ onMounted(async () => {
 
 <template>
   <PanelPreview v-if="Object.keys(design.answer?.panels ?? {}).length > 1" :t-ms="tMs" />
+  <StyleChoice :codes="styled" @toggle="(id, on) => emit('style', id, on)" />
   <h3>{{ t('beside.title') }}</h3>
   <p class="hint">{{ t('other.hint') }}</p>
   <label>

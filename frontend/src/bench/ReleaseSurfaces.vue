@@ -9,21 +9,21 @@ import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
 import PlanStill from '../ui/PlanStill.vue'
 import { useDesign } from './design'
-import type { Beside } from './useBeside'
+import type { SurfaceSheet } from './useBeside'
 
 /** For which surfaces a release is made: each with what it will show there and what is found. */
 const codes = defineModel<string[]>({ required: true })
 const { t } = useI18n()
 const design = useDesign()
 const surfaces = ref<SurfaceLine[]>([])
-const sheets = shallowRef<Record<string, Beside>>({})
+const sheets = shallowRef<Record<string, SurfaceSheet>>({})
 const error = ref<unknown>(null)
 const AT_ONCE = 24
 const chosen = (code: string): boolean => codes.value.includes(code)
 /** Those that it is meant for first, each as it stands on the wall. */
 const ordered = computed(() => [...surfaces.value.filter((one) => meant(one.code)), ...surfaces.value.filter((one) => !meant(one.code))])
 const meant = (code: string): boolean => code === design.answer?.surface?.code || (design.answer?.surfaces.includes(code) ?? false)
-const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null =>
+const worst = (sheet: SurfaceSheet): 'stop' | 'caution' | 'note' | null =>
   (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
 const toggle = (code: string, on: boolean): void =>
   void (codes.value = on ? [...codes.value, code] : codes.value.filter((one) => one !== code))
@@ -35,7 +35,7 @@ watch(
     for (let from = 0; from < missing.length; from += AT_ONCE) {
       const some = missing.slice(from, from + AT_ONCE).join(',')
       try {
-        const answer = await call<{ plans: Beside[] }>('GET', `/api/designs/${design.id}/plans?surfaces=${some}`)
+        const answer = await call<{ plans: SurfaceSheet[] }>('GET', `/api/designs/${design.id}/plans?surfaces=${some}`)
         sheets.value = { ...sheets.value, ...Object.fromEntries(answer.plans.map((one) => [one.surface.code, one])) }
       } catch (refused) {
         error.value = refused

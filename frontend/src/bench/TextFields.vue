@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import type { FontLine, TextStyle, WrittenFill } from '../api/types'
 import type { Item } from '../plan/types'
+import { useStyles, type TypeStep } from '../styles/styles'
 import MeasureField from '../ui/MeasureField.vue'
 import ColourField from './ColourField.vue'
 import { useCopiedLook } from './copiedLook'
@@ -19,12 +20,15 @@ const emit = defineEmits<{ set: [part: Partial<WrittenFill>, target: string] }>(
 const { t } = useI18n()
 const { copied, copy } = useCopiedLook()
 const design = useDesign()
+const styles = useStyles()
 const fonts = ref<FontLine[]>([])
 void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
   .then((answer) => (fonts.value = answer.fonts))
   .catch(() => undefined)
 const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
 const weights = computed(() => fonts.value.filter((face) => face.family === props.fill.font).map((face) => face.weight))
+/** What a step of the type scale says: set by hand, it is a step no more. */
+const OF_STEP: string[] = ['font', 'weight', 'size', 'line_height']
 const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
 const aligns = ['left', 'centre', 'right'] as const
 const valigns = ['top', 'middle', 'bottom'] as const
@@ -50,13 +54,20 @@ function commit(): void {
 onUnmounted(() => typing.value && commit())
 const whole = (key: keyof TextStyle, value: number): void => {
   const least = key === 'size' ? { min_size: Math.min(props.fill.min_size, value) } : {}
-  emit('set', { [key]: value, ...least }, key)
+  emit('set', { [key]: value, ...least, ...(OF_STEP.includes(key) ? { type: null } : {}) }, key)
 }
 const choose = (key: keyof TextStyle, event: Event): void => emit('set', { [key]: (event.target as HTMLSelectElement).value }, key)
+const steps = computed(() => styles.find(design.answer?.style)?.types ?? {})
+function toStep(event: Event): void {
+  const id = (event.target as HTMLSelectElement).value
+  const step = steps.value[id]
+  emit('set', step ? { ...faceOf(step), min_size: Math.min(props.fill.min_size, step.size), type: id } : { type: null }, 'type')
+}
+const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyle> => ({ font, weight, size, line_height })
 function family(event: Event): void {
   const font = (event.target as HTMLSelectElement).value
   const known = fonts.value.filter((face) => face.family === font).map((face) => face.weight)
-  emit('set', { font, weight: known.includes(props.fill.weight) ? props.fill.weight : (known[0] ?? 400) }, 'font')
+  emit('set', { font, weight: known.includes(props.fill.weight) ? props.fill.weight : (known[0] ?? 400), type: null }, 'font')
 }
 </script>
 
@@ -74,6 +85,13 @@ function family(event: Event): void {
   <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">
     {{ t('fill.set-size', { size: String(item.size) }) }}
   </p>
+  <label v-if="Object.keys(steps).length">
+    {{ t('style.type') }}
+    <BFormSelect size="sm" :model-value="fill.type ?? ''" @change="toStep">
+      <option value="">{{ t('style.no-type') }}</option>
+      <option v-for="(step, id) in steps" :key="id" :value="id">{{ step.name }}</option>
+    </BFormSelect>
+  </label>
   <div class="field-row">
     <label>
       {{ t('fill.font') }}

@@ -4,45 +4,72 @@ import { call } from '../api/client'
 import type { Finding } from '../api/types'
 import type { Plan } from '../plan/types'
 
-export interface Beside {
-  surface: { code: string; name: string }
+interface Sheet {
   plan: Plan
   findings: Finding[]
 }
+export interface SurfaceSheet extends Sheet {
+  surface: { code: string; name: string }
+}
+/** By the code of a surface, or the id of a house style. */
+export interface Beside extends Sheet {
+  code: string
+  name: string
+  is: 'surface' | 'style'
+}
 
 /**
- * The surfaces on which the same design is shown beside the bench: kept in the address, drawn again with every
- * revision.
+ * The surfaces on which the same design is shown beside the bench, and the house styles in which it is: kept in the
+ * address, drawn again with every revision.
  */
 export function useBeside(design: Ref<string>, revision: () => number) {
   const route = useRoute()
   const router = useRouter()
   const sheets = shallowRef<Beside[]>([])
   const error = shallowRef<unknown>(null)
-  const codes = computed(() =>
-    String(route.query['beside'] ?? '')
-      .split(',')
-      .filter(Boolean),
-  )
+  const listed = (key: 'beside' | 'styled') =>
+    computed(() =>
+      String(route.query[key] ?? '')
+        .split(',')
+        .filter(Boolean),
+    )
+  const [codes, styled] = [listed('beside'), listed('styled')]
   let asked = 0
 
-  const put = (wanted: string[]): void =>
-    void router.replace({ query: { ...route.query, beside: wanted.length ? wanted.join(',') : undefined } })
-  function toggle(wanted: string[], on: boolean): void {
-    put(on ? [...new Set([...codes.value, ...wanted])] : codes.value.filter((code) => !wanted.includes(code)))
+  function put(key: 'beside' | 'styled', wanted: string[], on: boolean): void {
+    const now = key === 'beside' ? codes.value : styled.value
+    const next = on ? [...new Set([...now, ...wanted])] : now.filter((one) => !wanted.includes(one))
+    void router.replace({ query: { ...route.query, [key]: next.length ? next.join(',') : undefined } })
+  }
+  const toggle = (wanted: string[], on: boolean): void => put('beside', wanted, on)
+  const toggleStyle = (style: string, on: boolean): void => put('styled', [style], on)
+  const away = (sheet: Beside): void => put(sheet.is === 'surface' ? 'beside' : 'styled', [sheet.code], false)
+
+  async function ask(id: string): Promise<Beside[]> {
+    const [surfaces, styles] = await Promise.all([
+      codes.value.length
+        ? call<{ plans: SurfaceSheet[] }>('GET', `/api/designs/${id}/plans?surfaces=${codes.value.join(',')}`)
+        : { plans: [] },
+      styled.value.length
+        ? call<{ plans: (Sheet & { style: { id: string; name: string } })[] }>(
+            'GET',
+            `/api/designs/${id}/styled?styles=${styled.value.join(',')}`,
+          )
+        : { plans: [] },
+    ])
+    return [
+      ...surfaces.plans.map((one) => ({ ...one, ...one.surface, is: 'surface' as const })),
+      ...styles.plans.map((one) => ({ ...one, code: one.style.id, name: one.style.name, is: 'style' as const })),
+    ]
   }
   watch(
-    [design, () => codes.value.join(','), revision],
-    async ([id, wanted]) => {
+    [design, () => codes.value.join(','), () => styled.value.join(','), revision],
+    async ([id]) => {
       const mine = ++asked
-      if (!id || !wanted) {
-        sheets.value = []
-        return
-      }
       try {
-        const answer = await call<{ plans: Beside[] }>('GET', `/api/designs/${id}/plans?surfaces=${wanted}`)
+        const found = id ? await ask(id) : []
         if (mine !== asked) return
-        sheets.value = answer.plans
+        sheets.value = found
         error.value = null
       } catch (refused) {
         if (mine === asked) error.value = refused
@@ -51,5 +78,5 @@ export function useBeside(design: Ref<string>, revision: () => number) {
     { immediate: true },
   )
 
-  return { codes, sheets, error, toggle }
+  return { codes, styled, sheets, error, toggle, toggleStyle, away }
 }

@@ -2,7 +2,7 @@
 import { BDropdown, BDropdownItem, BDropdownItemButton, BDropdownText } from 'bootstrap-vue-next'
 import { onMounted, onUnmounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '../session/session'
 import SessionSheet from '../session/SessionSheet.vue'
 import { useUploads } from '../stock/uploads'
@@ -12,6 +12,7 @@ const { t } = useI18n()
 const session = useSession()
 const uploads = useUploads()
 const router = useRouter()
+const route = useRoute()
 const keys = ref(false)
 const where = ref(false)
 const places = ['elevation', 'bench', 'stock', 'hand-off'] as const
@@ -42,7 +43,13 @@ onUnmounted(() => removeEventListener('keydown', help))
     </BDropdown>
     <span v-else class="site">{{ session.site?.name }}</span>
     <nav :aria-label="t('lintel.places')">
-      <RouterLink v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</RouterLink>
+      <RouterLink
+        v-for="place in places"
+        :key="place"
+        :to="{ name: place }"
+        :class="{ 'router-link-active': place === 'stock' && route.name === 'styles' }">
+        {{ t(`place.${place}`) }}
+      </RouterLink>
     </nav>
     <BDropdown variant="link" class="places" :text="t('lintel.places')" toggle-class="person">
       <BDropdownItem v-for="place in places" :key="place" :to="{ name: place }">{{ t(`place.${place}`) }}</BDropdownItem>

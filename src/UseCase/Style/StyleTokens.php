@@ -34,7 +34,7 @@ final readonly class StyleTokens
      */
     public function take(string $id, Input $input, Person $person): array
     {
-        $input->keys(['batch', 'client', 'tokens']);
+        $input->keys(['batch', 'client', 'view', 'tokens']);
         [$loaded] = $this->desks->open($id, $person);
         self::style($loaded);
         ['commands' => $commands, 'left' => $left] = DesignTokens::commands($input->child('tokens')->raw());

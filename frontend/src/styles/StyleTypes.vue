@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { call } from '../api/client'
+import type { FontLine } from '../api/types'
+import { faceName, loadFace } from '../plan/faces'
+import { useSession } from '../session/session'
+import { useStyles, type TypeStep } from './styles'
+
+const { t } = useI18n()
+const styles = useStyles()
+const session = useSession()
+const fonts = ref<FontLine[]>([])
+void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
+  .then((answer) => (fonts.value = answer.fonts))
+  .catch(() => undefined)
+const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
+const weights = (family: string): number[] => fonts.value.filter((face) => face.family === family).map((face) => face.weight)
+const value = (event: Event): string => (event.target as HTMLInputElement).value
+const set = (id: string | number, part: Partial<TypeStep>): void => void styles.setType(String(id), part)
+function family(id: string | number, step: TypeStep, font: string): void {
+  const known = weights(font)
+  set(id, { font, weight: known.includes(step.weight) ? step.weight : (known[0] ?? 400) })
+}
+const add = (): void =>
+  void styles.setType(`t-${crypto.randomUUID().slice(0, 8)}`, {
+    name: t('style.fresh-type'),
+    font: 'Roboto',
+    weight: 500,
+    size: 72,
+    line_height: 1200,
+  })
+/** Samples are drawn in the very faces. */
+watch(
+  [() => styles.whole?.types, fonts],
+  ([types]) => {
+    for (const step of Object.values(types ?? {})) {
+      const face = fonts.value.find((one) => one.family === step.font && one.weight === step.weight)
+      if (face) void loadFace(face).catch(() => undefined)
+    }
+  },
+  { immediate: true },
+)
+</script>
+
+<template>
+  <fieldset :disabled="!session.may('design')">
+    <legend>{{ t('style.types') }}</legend>
+    <div v-for="(step, id) in styles.whole?.types" :key="id" class="type-line">
+      <label>
+        {{ t('style.name') }}
+        <BFormInput size="sm" maxlength="60" :model-value="step.name" @change="set(id, { name: value($event) })" />
+      </label>
+      <label>
+        {{ t('fill.font') }}
+        <BFormSelect size="sm" :model-value="step.font" @change="family(id, step, value($event))">
+          <option v-for="one in families" :key="one">{{ one }}</option>
+        </BFormSelect>
+      </label>
+      <label>
+        {{ t('fill.weight') }}
+        <BFormSelect size="sm" :model-value="step.weight" @change="set(id, { weight: Number(value($event)) })">
+          <option v-for="one in weights(step.font)" :key="one">{{ one }}</option>
+        </BFormSelect>
+      </label>
+      <label>
+        {{ t('fill.size') }} px
+        <BFormInput
+          size="sm"
+          type="number"
+          min="1"
+          max="4000"
+          :model-value="step.size"
+          @change="set(id, { size: Math.round(Number(value($event))) })" />
+      </label>
+      <span
+        class="sample"
+        aria-hidden="true"
+        :style="{ fontFamily: `'${faceName(step.font)}'`, fontWeight: step.weight, fontSize: `${Math.min(40, step.size / 3)}px` }">
+        {{ t('style.sample') }}
+      </span>
+      <button type="button" class="plain" :aria-label="t('style.remove', { name: step.name })" @click="styles.setType(String(id), null)">
+        ×
+      </button>
+    </div>
+    <button v-if="session.may('design')" type="button" class="btn btn-sm btn-outline-dark" @click="add">{{ t('style.add-type') }}</button>
+  </fieldset>
+</template>
+
+<style scoped>
+.type-line {
+  display: grid;
+  grid-template-columns: 9rem 11rem 5.5rem 5.5rem minmax(0, 1fr) auto;
+  align-items: center;
+  gap: 0.5rem;
+  margin-bottom: 0.5rem;
+}
+.sample {
+  overflow: hidden;
+  white-space: nowrap;
+  line-height: 1.1;
+}
+</style>

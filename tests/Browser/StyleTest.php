@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Tests\Support\Files;
+use UpperPane\Tests\Support\Page;
+
+/** A house style is made, used by a design, changed, and compared with another one. */
+final class StyleTest extends BrowserCase
+{
+    public function testADesignFollowsItsHouseStyle(): void
+    {
+        $this->expectRefusals('status of 422');
+        $page = $this->page();
+        $page->signIn()->click('a[href$="/stock"]')->find('.media-card');
+        $page->click('a[href$="/stock/styles"]')->see('House styles', 'h1');
+        $page->type('#style-new', 'Quayside')->press('Make it')->see('Add a colour');
+        $page->until('empty', fn () => $page->all('.colour-line') === []);
+        foreach ([['Ink', '#102030'], ['Paper', '#F4F1EA']] as $index => [$name, $hex]) {
+            $page->press('Add a colour')->until('one more', fn () => count($page->all('.colour-line')) === $index + 1);
+            $this->set($page, $index, 1, $name);
+            $this->set($page, $index, 2, $hex);
+        }
+        $page->until('their contrast', fn () => str_contains($page->find('table')->getText(), '14.64'));
+        $this->set($page, 1, 2, 'beige');
+        $page->see('“beige”');
+        $page->press('Add a step')->find('.type-line');
+        $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('undone', fn () => $page->all('.type-line') === []);
+        $page->press('Redo')->find('.type-line');
+        $this->assertAccessible($page);
+        $page->type('#style-new', 'Winter')->press('Like this one');
+        $page->until('two colours in Winter', fn () => $page->find('.style-head input')->getAttribute('value') === 'Winter'
+            && count($page->all('.colour-line')) === 2);
+        $this->set($page, 0, 2, '#3F7CAC');
+        $tokens = ['gap' => ['$type' => 'dimension', '$value' => ['value' => 1, 'unit' => 'px']]];
+        $tokens['red'] = ['$type' => 'color', '$value' => '#A63D2A'];
+        $page->browser
+            ->findElement(WebDriverBy::cssSelector('.style-head input[type=file]'))
+            ->sendKeys(Files::bytes('quay.tokens.json', (string) json_encode($tokens)));
+        $page->see('1 token was not taken: gap');
+        self::assertCount(3, $page->all('.colour-line'));
+
+        // A design chooses the first, names its ink, and stands beside itself in the other.
+        $page->click('a[href$="/elevation"]')->click('[data-surface="booking"]');
+        $page->typeIn('Name of the new design', 'By the house', Keys::ENTER)->see('By the house', '.title-block');
+        $page->press('colour', '.empty-help')->press('Booking office', '.title-block');
+        $page->choose('House style of this design', 'Quayside')->see('saved', '.bench-bar');
+        $page->tick('Winter')->press('Back', '.aside-head')->click('.pane-face');
+        $page->press('Ink', '.swatches');
+        $ground = fn (string $within): string => (string) $page->script(
+            'const item = document.querySelector(`${arguments[0]} .pane-zone .pane-colour`)'.
+                '; return item ? getComputedStyle(item).backgroundColor : ""',
+            $within,
+        );
+        $page->until('as Quayside', fn () => $ground('.canvas-room') === 'rgb(16, 32, 48)');
+        $page->until('beside it as Winter', fn () => $ground('.beside') === 'rgb(63, 124, 172)');
+        $this->assertAccessible($page);
+
+        // The style changes: so does the design.
+        $page->open('/stock/styles')->click('.style-line')->until('Quayside', fn () => count($page->all('.colour-line')) === 2);
+        $this->set($page, 0, 2, '#400020');
+        $page->open('/designs')->see('By the house');
+        $page->press('By the house')->until('restyled', fn () => $ground('.canvas-room') === 'rgb(64, 0, 32)');
+    }
+
+    /** Sets one field of a colour's line: 1 its name, 2 its #RRGGBB. */
+    private function set(Page $page, int $line, int $field, string $to): void
+    {
+        $input = fn () => $page->all('.colour-line')[$line]->findElements(WebDriverBy::tagName('input'))[$field];
+        $input()->sendKeys(Keys::CONTROL.'a'.Keys::NULL.$to.Keys::TAB);
+        $page->until("$to stands there", fn () => $input()->getAttribute('value') === $to);
+    }
+}
