@@ -33,7 +33,8 @@ final class StyleTest extends BrowserCase
         $page->press('Redo')->find('.type-line');
         $this->assertAccessible($page);
         $page->type('#style-new', 'Winter')->press('Like this one');
-        $page->until('two colours in Winter', fn () => $page->find('.style-head input')->getAttribute('value') === 'Winter'
+        $called = fn (): string => (string) $page->find('.style-head input')->getAttribute('value');
+        $page->until('two colours in Winter', fn () => $called() === 'Winter'
             && count($page->all('.colour-line')) === 2);
         $this->set($page, 0, 2, '#3F7CAC');
         $tokens = ['gap' => ['$type' => 'dimension', '$value' => ['value' => 1, 'unit' => 'px']]];
@@ -61,7 +62,8 @@ final class StyleTest extends BrowserCase
         $this->assertAccessible($page);
 
         // The style changes: so does the design.
-        $page->open('/stock/styles')->click('.style-line')->until('Quayside', fn () => count($page->all('.colour-line')) === 2);
+        $page->open('/stock/styles')->click('.style-line');
+        $page->until('Quayside', fn () => count($page->all('.colour-line')) === 2);
         $this->set($page, 0, 2, '#400020');
         $page->open('/designs')->see('By the house');
         $page->press('By the house')->until('restyled', fn () => $ground('.canvas-room') === 'rgb(64, 0, 32)');

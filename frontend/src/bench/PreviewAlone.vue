@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, ref, shallowRef, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import { loadFace } from '../plan/faces'
@@ -24,6 +24,12 @@ function size(): void {
   const [width, height] = plan.value?.canvas ?? [1, 1]
   scale.value = whole.value ? 1 / (devicePixelRatio || 1) : Math.min(innerWidth / width, innerHeight / height)
 }
+const sheet = computed(() => {
+  const [width, height] = (plan.value?.canvas ?? [0, 0]).map((side) => side * scale.value) as [number, number]
+  // On whole px, else everything would be blurred.
+  const [left, top] = [(innerWidth - width) / 2, (innerHeight - height) / 2].map((at) => Math.max(0, Math.floor(at)))
+  return { left: `${left}px`, top: `${top}px`, width: `${width}px`, height: `${height}px` }
+})
 function step(now: number): void {
   const tMs = now - began
   stage?.at(tMs, (plan.value?.from_ms ?? 0) + tMs, true)
@@ -68,7 +74,7 @@ onUnmounted(() => {
 <template>
   <Teleport to="body">
     <div ref="root" class="preview-alone" role="dialog" :aria-label="t('drawing.alone')" tabindex="-1" @keydown="keys">
-      <div class="preview-sheet" :style="{ width: `${(plan?.canvas[0] ?? 0) * scale}px`, height: `${(plan?.canvas[1] ?? 0) * scale}px` }">
+      <div class="preview-sheet" :style="sheet">
         <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})` }" />
       </div>
       <div class="preview-bar">

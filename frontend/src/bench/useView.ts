@@ -1,4 +1,4 @@
-import { useElementSize } from '@vueuse/core'
+import { useElementBounding, useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref, watch, type Ref } from 'vue'
 import type { Rect } from '../plan/types'
 import { followPointer } from '../ui/followPointer'
@@ -25,8 +25,12 @@ export function useView(room: Ref<HTMLElement | undefined>, canvas: () => [numbe
     ),
   )
   const scale = computed(() => own.value ?? fitted.value)
-  const left = computed(() => Math.max(MARGIN_PX, (width.value - canvas()[0] * scale.value) / 2))
-  const top = computed(() => Math.max(MARGIN_PX, (height.value - canvas()[1] * scale.value) / 2))
+  const { x, y } = useElementBounding(room)
+  /** Where it begins on whole px of the screen: between them, everything would be blurred. */
+  const begins = (from: number, length: number): number =>
+    Math.round((from + Math.max(MARGIN_PX, length / 2)) / whole()) * whole() - from
+  const left = computed(() => begins(x.value, width.value - canvas()[0] * scale.value))
+  const top = computed(() => begins(y.value, height.value - canvas()[1] * scale.value))
   const whole = (): number => 1 / (globalThis.devicePixelRatio || 1)
 
   /** A point of the canvas comes to lie at a point of the room. */

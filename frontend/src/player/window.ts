@@ -96,7 +96,8 @@ export class RasterWindow {
   private fit(): void {
     const [width, height] = this.px
     const scale = Math.min(innerWidth / width, innerHeight / height)
-    const [left, top] = [(innerWidth - width * scale) / 2, (innerHeight - height * scale) / 2]
+    // On whole px, else everything would be blurred.
+    const [left, top] = [(innerWidth - width * scale) / 2, (innerHeight - height * scale) / 2].map(Math.round)
     this.root.style.transform = `translate(${left}px, ${top}px) scale(${scale})`
   }
 }

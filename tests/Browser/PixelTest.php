@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Tests\Support\BenchClient;
+use UpperPane\Tests\Support\Page;
+use UpperPane\Tests\Support\Sketch;
+
+/** One renderer: at true pixels, bench, preview and player draw the same, px by px. */
+final class PixelTest extends BrowserCase
+{
+    private const MOST = 8;
+    /** Chromium smooths the edges of a path a little otherwise from layer to layer; what is within them is the same. */
+    private const MOST_AT_EDGES = 32;
+    private const STAR = [720, 850];
+    private const OVER = '.canvas-sheet > :not(.bench-stage), .preview-bar';
+    private const CANVAS = [960, 96];
+
+    public function testBenchPreviewAndPlayerDrawTheSame(): void
+    {
+        $design = $this->made();
+        $page = $this->page(1700, 900);
+        $page->signIn()->open("/bench/$design")->press('1:1', '.title-block')->find('.pane-picture img');
+        $bench = $this->drawn($page, '.canvas-sheet .bench-stage');
+        $page->press('scale 100 %', '.title-block')->press('On the whole screen', 'aside');
+        $page->find('.preview-alone .pane-picture img');
+        $page->keys('1')->find('.preview-bar [aria-pressed="true"]:nth-child(2)');
+        $preview = $this->drawn($page, '.preview-alone .bench-stage');
+        self::assertSame([], self::differences($bench, $preview), 'bench and preview');
+        $page->keys(Keys::ESCAPE)->gone('.preview-alone');
+        $page->press('Back', '.aside-head');
+        $this->release($page, 'Px by px');
+        $this->handOff($page, 'ribbon-1', 'Px by px');
+        $window = $this->page(self::CANVAS[0], 600)->open('/play/ribbon-1');
+        $this->pair($page, $window, 'ribbon-1');
+        $window->find('.pane-picture img');
+        self::assertSame([], self::differences($bench, $this->drawn($window, '#stage')), 'bench and player');
+    }
+
+    /** Everything that does not move, beside each other, with a turned text that lets through what lies under it. */
+    private function made(): string
+    {
+        $client = new BenchClient($this->address());
+        [$design, $names] = [BenchClient::uuid(), ['', 'b', 'c', 'd', 'e']];
+        $client->call('POST', '/api/surfaces/ribbon/designs', ['design' => $design, 'name' => 'Px by px']);
+        $zones = ['z-'.substr($design, 0, 8), ...array_slice($names, 1)];
+        $lake = array_values(array_filter(
+            $client->call('GET', '/api/sites/harrowmere/stock')['media'],
+            static fn (array $one) => $one['name'] === 'Lake at dawn.jpg',
+        ))[0];
+        $splits = [];
+        foreach ([240, 600, 720, 850] as $index => $at) {
+            $splits[] = Sketch::split($zones[$index], 'columns', $at, $zones[$index + 1]);
+        }
+        $client->batch($design, 0, $splits);
+        $small = ['padding' => 6, 'min_size' => 8];
+        $client->batch($design, 1, [
+            Sketch::fill($zones[0], Sketch::picture($lake['id'])),
+            Sketch::fill($zones[1], Sketch::text('Next sailing for Ness: 12:45, Mole pier', 34, $small + [
+                'outline' => ['colour' => '#A63D2A', 'px' => 2],
+                'shadow' => ['colour' => '#000000', 'x' => 3, 'y' => 3, 'blur' => 4],
+                'spacing' => 20,
+            ])),
+            Sketch::fill($zones[2], [
+                'kind' => 'qr',
+                'content' => ['as' => 'text', 'text' => 'NESS'],
+                'level' => 'M',
+                'colour' => '#0C1216',
+                'ground' => '#FFFFFF',
+            ]),
+            Sketch::fill($zones[3], [
+                'kind' => 'shape',
+                'shape' => 'star',
+                'colour' => '#276B62',
+                'gradient' => ['to' => '#D9B44A', 'angle' => 30],
+                'line' => ['colour' => '#F4F1EA', 'px' => 3],
+                'radius' => 0,
+                'padding' => 8,
+                'ground' => '#1D2A33',
+            ]),
+            Sketch::fill($zones[4], Sketch::text('Κύθηρα 北京 Ærø', 20, $small)),
+        ]);
+
+        return $design;
+    }
+
+    /** @return list<list<array{int, int, int}>> rows of what is seen, when all is there and nothing lies over it */
+    private function drawn(Page $page, string $css): array
+    {
+        $page->until('pictures and faces', static fn () => $page->script(
+            'return [...document.images].every((i) => i.complete) && document.fonts.status === "loaded"',
+        ));
+        /** @var array{x: float, y: float} $at */
+        $at = $page->script(
+            <<<'JS'
+            const stage = document.querySelector(arguments[0])
+            for (const over of document.querySelectorAll(arguments[1])) over.style.opacity = '0'
+            return stage.getBoundingClientRect().toJSON()
+            JS,
+            $css,
+            self::OVER,
+        );
+        $file = (string) tempnam(sys_get_temp_dir(), 'pixel');
+        $page->shot($file);
+        $page->script(
+            'for (const over of document.querySelectorAll(arguments[0])) over.style.opacity = ""',
+            self::OVER,
+        );
+        $picture = imagecreatefrompng($file) ?: self::fail('no picture');
+        unlink($file);
+        self::assertEquals([round($at['x']), round($at['y'])], [$at['x'], $at['y']], "$css lies on whole px");
+        $rows = [];
+        // A whole screen without a display is 800 px wide: there the last of it is out of sight.
+        $wide = min(self::CANVAS[0], imagesx($picture) - (int) $at['x']);
+        for ($y = 0; $y < self::CANVAS[1]; ++$y) {
+            for ($x = 0; $x < $wide; ++$x) {
+                $colour = (int) imagecolorat($picture, $x + (int) $at['x'], $y + (int) $at['y']);
+                $rows[$y][$x] = [$colour >> 16 & 255, $colour >> 8 & 255, $colour & 255];
+            }
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param list<list<array{int, int, int}>> $one
+     * @param list<list<array{int, int, int}>> $other
+     *
+     * @return list<string> the first px that differ by more than is allowed
+     */
+    private static function differences(array $one, array $other): array
+    {
+        $found = [];
+        foreach ($one as $y => $row) {
+            foreach ($row as $x => $colour) {
+                $there = $other[$y][$x] ?? null;
+                $far = $there === null
+                    ? 0
+                    : max(array_map(static fn (int $a, int $b) => abs($a - $b), $colour, $there));
+                $most = $x >= self::STAR[0] && $x < self::STAR[1] ? self::MOST_AT_EDGES : self::MOST;
+                if ($far > $most && count($found) < 5) {
+                    $found[] = "$x, $y: ".implode(' ', $colour).' and '.implode(' ', $there);
+                }
+            }
+        }
+
+        return $found;
+    }
+}
