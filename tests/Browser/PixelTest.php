@@ -14,7 +14,7 @@ final class PixelTest extends BrowserCase
 {
     private const MOST = 8;
     /** Chromium smooths the edges of a path a little otherwise from layer to layer; what is within them is the same. */
-    private const MOST_AT_EDGES = 32;
+    private const MOST_AT_EDGES = 48;
     private const STAR = [720, 850];
     private const OVER = '.canvas-sheet > :not(.bench-stage), .preview-bar';
     private const CANVAS = [960, 96];
