@@ -69,6 +69,7 @@ return [
     'stock_add' => [Role::Designer, Role::Editor, Role::Administrator],
     'stock_remove' => $designing,
     'stock_replace' => $designing,
+    'stock_note' => [Role::Designer, Role::Editor, Role::Administrator],
     'stock_file' => $everyone,
     'design_releases' => $everyone,
     'release_make' => $designing,

@@ -464,6 +464,16 @@ return [
         'This is no design tokens file: {why}.',
         'Take a JSON file in the format of the Design Tokens Community Group.',
     ],
+    'media.over' => [
+        '“{what}” in {letter} was allowed up to {until}: nothing is shown in its place.',
+        'Take another one, or note a later day in the Stock.',
+    ],
+    'media.ends' => [
+        '“{what}” in {letter} is allowed up to {until}; after that day nothing is shown in its place.',
+        'Plan what comes after it.',
+    ],
+    'time.day' => ['“{value}” is no day.', 'Write it as 2026-12-24.'],
+    'stock.noted' => ['Somebody noted something else of “{name}” meanwhile.', 'Look at it, then note yours again.'],
     'sound.several' => [
         '{letters} are heard at the same time.',
         'Take the sound from all but one.',

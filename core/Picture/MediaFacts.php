@@ -12,6 +12,8 @@ use UpperPane\Core\Geometry\Size;
  */
 final readonly class MediaFacts
 {
+    public MediaNotes $notes;
+
     /** @param list<Opening> $openings in source px; of art with alpha */
     public function __construct(
         public string $id,
@@ -22,7 +24,9 @@ final readonly class MediaFacts
         public ?Size $size,
         public ?int $durationMs,
         public array $openings = [],
+        ?MediaNotes $notes = null,
     ) {
+        $this->notes = $notes ?? MediaNotes::none();
     }
 
     public function isVideo(): bool

@@ -24,6 +24,7 @@ final readonly class Item
      * @param ?int                 $modulePx   of a QR code
      * @param ?WebFacts            $page  what is known of a page
      * @param ?string              $unstyled why it is not as the house style says
+     * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
     public function __construct(
         public Fill $fill,
@@ -38,6 +39,7 @@ final readonly class Item
         public ?int $modulePx = null,
         public ?WebFacts $page = null,
         public ?string $unstyled = null,
+        public ?bool $over = null,
     ) {
     }
 
@@ -56,6 +58,7 @@ final readonly class Item
             $this->modulePx,
             $this->page,
             $this->unstyled,
+            $this->over,
         );
     }
 
@@ -74,6 +77,7 @@ final readonly class Item
             $this->modulePx,
             $this->page,
             $why,
+            $this->over,
         );
     }
 

@@ -96,6 +96,7 @@ final readonly class ItemCompiler
         if ($facts === null || $facts->size === null) {
             return new Item($fill, ['kind' => 'standby'], media: $facts);
         }
+        $endsMs = $facts->notes->endsMs($this->context->zone);
         [$fromMs, $lastsMs] = $fill->stretch($facts->durationMs) ?? [0, null];
         $fit = Fit::of($facts->size, $box, $fill->fit, $fill->focusX, $fill->focusY);
 
@@ -111,10 +112,12 @@ final readonly class ItemCompiler
             ] +
                 $this->openings($facts, $fit, $box) +
                 ($facts->isVideo() ? ['content_ms' => $lastsMs ?? 0, 'sound' => $fill->sound] : []) +
-                ($fill->trim === null ? [] : ['content_from_ms' => $fromMs]),
+                ($fill->trim === null ? [] : ['content_from_ms' => $fromMs]) +
+                ($endsMs === null ? [] : ['until_ms' => $endsMs]),
             fit: $fit,
             media: $facts,
             contentMs: $lastsMs,
+            over: $endsMs === null || $endsMs > $this->context->untilMs() ? null : $endsMs <= $this->context->fromMs,
         );
     }
 

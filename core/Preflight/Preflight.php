@@ -43,6 +43,7 @@ final readonly class Preflight
                 new Rule\WebNotShown(),
                 new Rule\LiveWithout(),
                 new Rule\StyleNotTaken(),
+                new Rule\NoLongerAllowed(),
             ],
             [new Rule\Hidden(), new Rule\SoundsTogether()],
         );

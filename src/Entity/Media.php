@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace UpperPane\App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Picture\MediaNotes;
 
 /**
  * A file of the Stock. Its bytes lie under its SHA-256; px and duration are null until the worker has looked. Where
@@ -49,6 +51,10 @@ class Media
     #[ORM\Column(type: 'json')]
     public array $earlier = [];
 
+    /** @var array<string, mixed> as {@see MediaNotes} writes them */
+    #[ORM\Column(type: 'json')]
+    public array $notes = ['tags' => [], 'licence' => '', 'until' => null];
+
     public function __construct(
         #[ORM\Id, ORM\Column(length: 36)] public string $id,
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Site $site,
@@ -59,6 +65,11 @@ class Media
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $addedAt,
         #[ORM\ManyToOne] public ?Person $addedBy,
     ) {
+    }
+
+    public function notes(): MediaNotes
+    {
+        return MediaNotes::parse(Input::of($this->notes));
     }
 
     /** One of the same file, as another page of it. */

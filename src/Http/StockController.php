@@ -14,6 +14,7 @@ use UpperPane\App\Adapter\MediaSender;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Stock\AddMedia;
 use UpperPane\App\UseCase\Stock\MayAdd;
+use UpperPane\App\UseCase\Stock\NoteMedia;
 use UpperPane\App\UseCase\Stock\RemoveMedia;
 use UpperPane\App\UseCase\Stock\ReplaceMedia;
 use UpperPane\App\UseCase\Stock\SendMedia;
@@ -60,6 +61,12 @@ final class StockController
         $body = Body::of($request)->keys(['seen', 'with']);
 
         return new JsonResponse($replace($id, $body->text('seen', 64, 64), $body->text('with', 64, 1), $person));
+    }
+
+    #[Route('/api/stock/{id}/notes', 'stock_note', methods: ['POST'])]
+    public function note(string $id, Request $request, #[CurrentUser] Person $person, NoteMedia $note): JsonResponse
+    {
+        return new JsonResponse($note($id, Body::of($request), $person));
     }
 
     #[Route('/api/stock/{id}', 'stock_remove', methods: ['DELETE'])]

@@ -9,6 +9,7 @@ use Doctrine\DBAL\Connection;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Picture\MediaNotes;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Picture\Opening;
 
@@ -33,7 +34,7 @@ final class MediaLibrary implements MediaShelf
             $this->known += array_fill_keys($ids, null);
             foreach (
                 $this->database->fetchAllAssociative(
-                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings FROM media WHERE id IN (?)',
+                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings, notes FROM media WHERE id IN (?)',
                     [$ids],
                     [ArrayParameterType::STRING],
                 ) as $row
@@ -51,6 +52,7 @@ final class MediaLibrary implements MediaShelf
                     $size,
                     $row['duration_ms'] === null ? null : (int) $row['duration_ms'],
                     self::openings($row['openings']),
+                    MediaNotes::parse(Input::of(json_decode((string) $row['notes'], true))),
                 );
             }
         }

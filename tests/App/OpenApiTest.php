@@ -116,6 +116,10 @@ final class OpenApiTest extends ApiCase
         $this->call('GET', "$design/plan?surface=gate-1", status: 200);
         $this->call('GET', "$design/plans?surfaces=gate-1,hall", status: 200);
         $this->call('GET', "$design/moment/5000", status: 200);
+        $noted = $this->call('GET', '/api/sites/harrowmere/stock')['media'][0];
+        $notes = ['tags' => ['lake'], 'licence' => 'ours', 'until' => '2099-12-31'];
+        $seen = ['seen' => $noted['notes'], 'notes' => $notes];
+        $this->call('POST', "/api/stock/{$noted['id']}/notes", $seen, 200);
         $style = self::uuid();
         $this->call('POST', '/api/sites/harrowmere/styles', ['style' => $style, 'name' => 'House'], 201);
         $tokens = ['red' => ['$type' => 'color', '$value' => '#A63D2A']];

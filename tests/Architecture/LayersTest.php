@@ -21,11 +21,13 @@ final class LayersTest
         'Output',
         'Site',
         'Layout',
+        'Time',
         'Picture',
         'Text',
         'Legibility',
-        'Time',
+        'Web',
         'Design',
+        'Style',
     ];
 
     /** Of src, what each folder must not use: entities and adapters stand lowest, HTTP on top. */

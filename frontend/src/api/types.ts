@@ -200,6 +200,12 @@ export interface DesignAnswer extends DocumentAnswer {
   um?: [number, number]
 }
 
+/** What people note of a medium; `until`: the last day on which it may be shown. */
+export interface MediaNotes {
+  tags: string[]
+  licence: string
+  until: string | null
+}
 export interface MediaLine {
   id: string
   name: string
@@ -218,6 +224,7 @@ export interface MediaLine {
   original: { mime: string; bytes: number; codec: string; why: string[] } | null
   /** What it was before it was replaced, latest first. */
   earlier: { sha256: string; name: string; until: string; by: string }[]
+  notes: MediaNotes
   already?: boolean
 }
 

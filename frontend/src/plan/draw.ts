@@ -123,6 +123,7 @@ function drawLine(text: string, look: TextLook, rect: Rect): HTMLElement {
 
 /** What goes by the time of day. */
 export function tick(box: HTMLElement, item: Item, nowMs: number): void {
+  if ('until_ms' in item && item.until_ms !== undefined) box.classList.toggle('pane-over', nowMs >= item.until_ms)
   if (item.kind === 'dial') tickDial(box, item, nowMs)
   if (item.kind === 'clock') write(box.lastElementChild, clockText(item.tokens, item.offsets, nowMs))
   if (item.kind === 'count') write(box.lastElementChild, countText(item.tokens, item.at_ms, item.up, nowMs))

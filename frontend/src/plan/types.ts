@@ -56,6 +56,8 @@ interface Picture {
   scale_ppm: number
   /** Of art with alpha, in px of the zone: what to lay under each, and the room inside it. */
   openings?: { cover: Rect; inside: Rect }[]
+  /** From then on standby is shown. */
+  until_ms?: number
 }
 /** A picture of the Stock that covers the zone. */
 export interface Still {

@@ -2,7 +2,7 @@
 import { vBTooltip } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
-import { fileSize, pixels, ratioText, seconds } from '../ui/format'
+import { dayOf, fileSize, pixels, ratioText, seconds } from '../ui/format'
 
 defineProps<{ media: MediaLine }>()
 const { t } = useI18n()
@@ -26,6 +26,36 @@ const { t } = useI18n()
       {{ fileSize(media.bytes) }} ·
       <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
     </p>
-    <slot />
+    <p v-if="media.notes.tags.length" class="tags">
+      <span v-for="tag in media.notes.tags" :key="tag">{{ tag }}</span>
+    </p>
+    <p v-if="media.notes.licence" v-b-tooltip="media.notes.licence" class="hint licence">{{ media.notes.licence }}</p>
+    <p v-if="media.notes.until" class="hint">{{ t('stock.until-day', { day: dayOf(media.notes.until) }) }}</p>
+    <div class="tools"><slot /></div>
   </article>
 </template>
+
+<style scoped>
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.25rem;
+  margin: 0.2rem 0;
+}
+.tags span {
+  padding: 0 0.35rem;
+  border: 1px solid var(--edge);
+  font-size: 0.75rem;
+}
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0.3rem;
+  margin-top: 0.3rem;
+}
+.licence {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

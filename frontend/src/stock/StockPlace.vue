@@ -3,11 +3,13 @@ import { BFormInput, BFormSelect, BProgress } from 'bootstrap-vue-next'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
+import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
 import { fileSize, ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ChooseFiles from './ChooseFiles.vue'
 import MediaCard from './MediaCard.vue'
+import NoteSheet from './NoteSheet.vue'
 import ReplaceFile from './ReplaceFile.vue'
 import { useUploads } from './uploads'
 
@@ -17,17 +19,34 @@ const session = useSession()
 const over = ref(false)
 const search = ref('')
 const ratio = ref('')
+const tag = ref('')
+const noting = ref<MediaLine | null>(null)
+/** The medium as it was before it was noted last. */
+const undone = ref<MediaLine | null>(null)
 const error = ref<unknown>(null)
 
 const ratios = computed(() => [...new Set(stock.media.flatMap((one) => (one.ratio ? [ratioText(one.ratio)] : [])))].sort())
+const tags = computed(() => [...new Set(stock.media.flatMap((one) => one.notes.tags))].sort())
 const listed = computed(() =>
   stock.media.filter(
     (one) =>
-      one.name.toLowerCase().includes(search.value.toLowerCase()) &&
+      [one.name, one.notes.licence, ...one.notes.tags].join(' ').toLowerCase().includes(search.value.toLowerCase()) &&
+      (tag.value === '' || one.notes.tags.includes(tag.value)) &&
       (ratio.value === '' || (one.ratio && ratioText(one.ratio) === ratio.value)),
   ),
 )
 
+function noted(before: MediaLine | null): void {
+  noting.value = null
+  if (before) undone.value = before
+}
+async function unnote(): Promise<void> {
+  const before = undone.value
+  const now = stock.media.find((one) => one.id === before?.id)
+  undone.value = null
+  error.value = null
+  if (before && now) await stock.note(now, before.notes).catch((refused: unknown) => (error.value = refused))
+}
 function drop(event: DragEvent): void {
   over.value = false
   void stock.sendAll(event.dataTransfer?.files ?? [])
@@ -62,6 +81,11 @@ onMounted(() => void stock.load())
         <option value="">{{ t('stock.any') }}</option>
         <option v-for="one in ratios" :key="one">{{ one }}</option>
       </BFormSelect>
+      <label class="visually-hidden" for="stock-tag">{{ t('stock.tag') }}</label>
+      <BFormSelect v-if="tags.length" id="stock-tag" v-model="tag" size="sm">
+        <option value="">{{ t('stock.any-tag') }}</option>
+        <option v-for="one in tags" :key="one">{{ one }}</option>
+      </BFormSelect>
       <ChooseFiles v-if="session.may('fill')" />
     </div>
     <RefusalNote :error="error ?? stock.error" />
@@ -80,8 +104,16 @@ onMounted(() => void stock.load())
     </ul>
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <p v-else-if="stock.loaded && !listed.length" class="empty-state">{{ t('stock.nothing') }}</p>
+    <p v-if="undone" class="hint place-note" role="status">
+      {{ t('stock.noted', { name: undone.name }) }}
+      <button type="button" class="plain" @click="unnote">{{ t('stock.note-undo') }}</button>
+    </p>
+    <NoteSheet v-if="noting" :key="noting.id" :media="noting" @close="noted" />
     <div class="media-grid">
       <MediaCard v-for="one in listed" :key="one.id" :media="one">
+        <button v-if="session.may('fill')" type="button" class="btn btn-sm btn-outline-dark" @click="noting = one">
+          {{ t('stock.notes') }}
+        </button>
         <ReplaceFile v-if="session.may('clear') && one.state === 'ready'" :media="one" @refused="error = $event" />
         <button
           v-if="session.may('clear')"

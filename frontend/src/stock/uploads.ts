@@ -1,8 +1,10 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { call, upload } from '../api/client'
-import type { MediaLine } from '../api/types'
+import type { MediaLine, MediaNotes } from '../api/types'
 import { useSession } from '../session/session'
+
+const AWAY_MS = 3000
 
 interface Upload {
   key: number
@@ -46,9 +48,16 @@ export const useUploads = defineStore('uploads', () => {
       if (media.value.some((one) => one.state === 'waiting')) timer = setTimeout(() => void load(), 700)
     } catch (refused) {
       error.value = refused
+      clearTimeout(timer)
+      if (loaded.value) timer = setTimeout(() => void load(), AWAY_MS)
     }
   }
 
+  /** On what was seen of them; 409 when somebody noted something else meanwhile. */
+  async function note(medium: MediaLine, notes: MediaNotes): Promise<void> {
+    await call('POST', `/api/stock/${medium.id}/notes`, { seen: medium.notes, notes })
+    await load()
+  }
   async function replace(medium: MediaLine, by: string): Promise<void> {
     await call('POST', `/api/stock/${medium.id}/replace`, { seen: medium.sha256, with: by })
     await load()
@@ -111,6 +120,7 @@ export const useUploads = defineStore('uploads', () => {
     load,
     sendAll,
     replace,
+    note,
     replaceByFile,
     sendForUse,
     dismiss,

@@ -19,6 +19,11 @@ export const timeOfDay = (iso: string | number, zone: string): string =>
     hour: '2-digit',
     minute: '2-digit',
   }).format(new Date(iso))
+/** A day as it is written in notes, 2026-12-24. */
+export const dayOf = (day: string): string =>
+  new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', day: 'numeric', month: 'short', year: 'numeric' }).format(
+    new Date(`${day}T00:00Z`),
+  )
 const short = (value: number): string => String(Number(value.toFixed(1)))
 export const millimetres = ([width, height]: [number, number]): string => `${short(width)} × ${short(height)} mm`
 export const inches = ([width, height]: [number, number]): string =>

@@ -70,6 +70,7 @@ final readonly class StockList
             'ratio' => $size === null ? null : Ratio::of($size)->toArray(),
             'duration_ms' => $media->durationMs,
             'original' => $media->original,
+            'notes' => $media->notes()->toArray(),
             'earlier' => array_map(
                 static fn (array $one) => array_intersect_key($one, array_flip(['sha256', 'name', 'until', 'by'])),
                 $media->earlier,

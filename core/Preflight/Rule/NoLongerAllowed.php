@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Preflight\Rule;
+
+use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\ItemRule;
+
+/** A medium whose last day is over, or comes within the plan's horizon: then the zone shows standby. */
+final class NoLongerAllowed extends ItemRule
+{
+    protected function judge(Item $item, ZonePlan $zone): ?Finding
+    {
+        $until = $item->media?->notes->until;
+        if ($item->over === null || $until === null) {
+            return null;
+        }
+
+        return $item->over
+            ? $this->finding('media.over', Severity::Caution, $zone, $item, ['until' => $until])
+            : $this->finding('media.ends', Severity::Note, $zone, $item, ['until' => $until]);
+    }
+}

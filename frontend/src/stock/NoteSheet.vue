@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { BFormInput, BFormTextarea, BModal } from 'bootstrap-vue-next'
+import { ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { MediaLine } from '../api/types'
+import RefusalNote from '../ui/RefusalNote.vue'
+import { useUploads } from './uploads'
+
+/** What people note of a medium. What is typed stays when it is refused. */
+const props = defineProps<{ media: MediaLine }>()
+const emit = defineEmits<{ close: [before: MediaLine | null] }>()
+const { t } = useI18n()
+const stock = useUploads()
+const shown = ref(true)
+const tags = ref(props.media.notes.tags.join(', '))
+const licence = ref(props.media.notes.licence)
+const until = ref(props.media.notes.until ?? '')
+const error = ref<unknown>(null)
+
+async function save(): Promise<void> {
+  error.value = null
+  const words = tags.value
+    .split(',')
+    .map((one) => one.trim())
+    .filter(Boolean)
+  try {
+    await stock.note(props.media, { tags: words, licence: licence.value, until: until.value || null })
+    emit('close', props.media)
+  } catch (refused) {
+    error.value = refused
+  }
+}
+</script>
+
+<template>
+  <BModal v-model="shown" :title="t('stock.notes-of', { name: media.name })" @hidden="emit('close', null)">
+    <RefusalNote :error="error" />
+    <label>
+      {{ t('stock.tags') }}
+      <BFormInput v-model="tags" size="sm" />
+      <span class="hint">{{ t('stock.tags-hint') }}</span>
+    </label>
+    <label>
+      {{ t('stock.licence') }}
+      <BFormTextarea v-model="licence" size="sm" rows="2" maxlength="500" />
+    </label>
+    <label>
+      {{ t('stock.until') }}
+      <BFormInput v-model="until" size="sm" type="date" />
+      <span class="hint">{{ t('stock.until-hint') }}</span>
+    </label>
+    <template #footer>
+      <button type="button" class="btn btn-outline-dark" @click="shown = false">{{ t('stock.cancel') }}</button>
+      <button type="button" class="btn btn-primary" @click="save">{{ t('stock.save') }}</button>
+    </template>
+  </BModal>
+</template>
