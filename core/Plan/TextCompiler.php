@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\ClockFill;
 use UpperPane\Core\Design\Fill\CountFill;
+use UpperPane\Core\Design\Fill\Entrance;
 use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\Outline;
 use UpperPane\Core\Design\Fill\Plate;
@@ -63,7 +64,7 @@ final readonly class TextCompiler
             ['kind' => 'text', 'lines' => $lines] +
                 $this->styling($fill->style, $set, $lineMpx) +
                 $this->plate($fill->style->effects->plate, $lines, $lineMpx) +
-                ($way === null ? [] : ['ticker' => $way]),
+                ($way === null ? self::entrance($fill->entrance, $lines) : ['ticker' => $way]),
             set: $set,
             contentMs: $way['ms'] ?? ReadingTime::ofMs($fill->text),
         );
@@ -173,6 +174,57 @@ final readonly class TextCompiler
             'ms' => max(1, Rational::of($boxMpx + $textMpx, $speed)->round()),
             'ahead_ms' => Rational::of($boxMpx, $speed)->round(),
         ];
+    }
+
+    /**
+     * When each line begins to come, and how long it takes: typed ones by their letters, from the side where they
+     * begin.
+     *
+     * @param list<Line> $lines
+     *
+     * @return array{entrance?: array{typed: bool, lines: list<array{from_ms: int, ms: int, rtl: bool}>}}
+     */
+    private static function entrance(?Entrance $entrance, array $lines): array
+    {
+        if ($entrance === null) {
+            return [];
+        }
+        $texts = array_column($lines, 'text');
+        $shares = array_map(
+            static fn (string $text) => $entrance->way === 'typed' ? max(1, mb_strlen($text)) : 1,
+            $texts,
+        );
+        $all = max(1, array_sum($shares));
+        $come = [];
+        for ($index = 0, $before = 0; $index < count($texts); $before += $shares[$index++]) {
+            $from = intdiv($entrance->ms * $before, $all);
+            $come[] = $entrance->way === 'fade'
+                ? ['from_ms' => 0, 'ms' => $entrance->ms, 'rtl' => false]
+                : [
+                    'from_ms' => $from,
+                    'ms' => intdiv($entrance->ms * ($before + $shares[$index]), $all) - $from,
+                    'rtl' => self::beginsAtTheRight($texts[$index]),
+                ];
+        }
+
+        return ['entrance' => ['typed' => $entrance->way === 'typed', 'lines' => $come]];
+    }
+
+    /** By its first letter with a direction (Unicode Standard Annex #9, P2 and P3). */
+    private static function beginsAtTheRight(string $text): bool
+    {
+        foreach (mb_str_split($text) as $letter) {
+            $direction = \IntlChar::charDirection($letter);
+            if ($direction === \IntlChar::CHAR_DIRECTION_LEFT_TO_RIGHT) {
+                return false;
+            }
+            $right = [\IntlChar::CHAR_DIRECTION_RIGHT_TO_LEFT, \IntlChar::CHAR_DIRECTION_RIGHT_TO_LEFT_ARABIC];
+            if (in_array($direction, $right, true)) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

@@ -37,6 +37,14 @@ final class FillTest extends BrowserCase
         $page->until('two plates', fn () => count($page->all('.pane-text > div')) === 4);
         self::assertSame($line(0, 'letterSpacing'), $line(1, 'letterSpacing'));
 
+        $page->choose('Comes', 'as if typed');
+        $clips = fn (): string => (string) $page->script(
+            'return document.querySelectorAll(".pane-text")[1].lastElementChild.style.clipPath',
+        );
+        self::assertSame('', $clips(), 'as long as nothing runs, all is there');
+        $page->press('Play')->until('it is typed', static fn () => $clips() !== '');
+        $page->until('it is there', static fn () => $clips() === '');
+        $page->press('Pause');
         $page->tick('Runs through the zone')->see('Once through in', 'aside');
         $where = fn (): string => (string) $page->script('return document.querySelector(".pane-moving").style.transform');
         $page->press('Play');

@@ -6,24 +6,29 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 
-/** A text, how it is set, and whether it runs through its zone. */
+/** A text, how it is set, how it comes, and whether it runs through its zone: then it comes running. */
 final readonly class TextFill implements StyledFill
 {
     public const LONGEST = 5000;
 
-    private function __construct(public string $text, public TextStyle $style, public ?Ticker $ticker)
-    {
+    private function __construct(
+        public string $text,
+        public TextStyle $style,
+        public ?Ticker $ticker,
+        public ?Entrance $entrance,
+    ) {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'text', 'ticker', ...TextStyle::KEYS]);
-        $ticker = $input->optional('ticker');
+        $input->keys(['kind', 'text', 'ticker', 'entrance', ...TextStyle::KEYS]);
+        [$ticker, $entrance] = [$input->optional('ticker'), $input->optional('entrance')];
 
         return new self(
             $input->text('text', self::LONGEST),
             TextStyle::parse($input),
             $ticker === null ? null : Ticker::parse($ticker),
+            $entrance === null ? null : Entrance::parse($entrance),
         );
     }
 
@@ -41,7 +46,7 @@ final readonly class TextFill implements StyledFill
     {
         return ['kind' => 'text', 'text' => $this->text] +
             $this->style->toArray() +
-            array_filter(['ticker' => $this->ticker?->toArray()]);
+            array_filter(['ticker' => $this->ticker?->toArray(), 'entrance' => $this->entrance?->toArray()]);
     }
 
     public function mediaIds(): array

@@ -52,6 +52,7 @@ export interface VideoFill extends MediaLook {
 export interface TextFill extends TextStyle {
   kind: 'text'
   text: string
+  entrance?: { way: 'fade' | 'lines' | 'typed'; ms: number } | null
   ticker?: { direction: 'left' | 'right' | 'up' | 'down'; speed: number } | null
 }
 export interface ClockFill extends TextStyle {

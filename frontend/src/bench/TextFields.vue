@@ -11,6 +11,7 @@ import ColourField from './ColourField.vue'
 import { useCopiedLook } from './copiedLook'
 import CountFields from './CountFields.vue'
 import { useDesign } from './design'
+import EntranceFields from './EntranceFields.vue'
 import GroundField from './GroundField.vue'
 import TextEffects from './TextEffects.vue'
 import TickerFields from './TickerFields.vue'
@@ -153,6 +154,7 @@ function family(event: Event): void {
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />
   </div>
   <GroundField :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
+  <EntranceFields v-if="fill.kind === 'text' && !fill.ticker" :fill="fill" @set="(part, target) => emit('set', part, target)" />
   <TickerFields v-if="fill.kind === 'text'" :fill="fill" :item="item" @set="(part, target) => emit('set', part, target)" />
   <TextEffects :fill="fill" @set="(part, target) => emit('set', part, target)" />
   <div class="field-row looks">

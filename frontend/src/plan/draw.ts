@@ -133,6 +133,22 @@ function write(line: Element | null, text: string): void {
   if (line && line.textContent !== text) line.textContent = text
 }
 
+/** While it does not run it is all there: nobody can set a text that has not come yet. */
+export function letText(box: HTMLElement, item: Item, sinceMs: number, running: boolean): void {
+  if (item.kind !== 'text' || !item.entrance) return
+  const { typed, lines } = item.entrance
+  const drawn = [...box.children].slice(item.plate ? 1 : 0)
+  lines.forEach(({ from_ms: from, ms, rtl }, index) => {
+    const line = drawn[index]
+    if (!(line instanceof HTMLElement)) return
+    const share = running && ms > 0 ? Math.min(1, Math.max(0, (sinceMs - from) / ms)) : 1
+    const rest = `${(1 - share) * 100}%`
+    line.style.opacity = share === 1 || typed ? '' : String(share)
+    line.style.clipPath =
+      share === 1 || !typed ? '' : rtl ? `inset(-50% -50% -50% ${rest})` : `inset(-50% ${rest} -50% -50%)`
+  })
+}
+
 export function moveTicker(box: HTMLElement, item: Item, sinceMs: number): void {
   const moving = box.firstElementChild
   if (item.kind !== 'text' || !item.ticker || !(moving instanceof HTMLElement)) return

@@ -1,4 +1,4 @@
-import { drawItem, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
+import { drawItem, letText, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
 import { showing } from './phase'
@@ -83,7 +83,10 @@ export class StageZone {
   private move(box: HTMLElement, item: Item | undefined, sinceMs: number, nowMs: number, running: boolean): void {
     if (!item) return
     tick(box, item, nowMs)
-    if (item.kind === 'text') moveTicker(box, item, sinceMs)
+    if (item.kind === 'text') {
+      moveTicker(box, item, sinceMs)
+      letText(box, item, sinceMs, running)
+    }
     if (item.kind === 'web') steerWeb(box, item, sinceMs, nowMs)
     if (item.kind === 'live') steerLive(box, item, nowMs, running)
     if (item.kind === 'video') steerVideo(box, item, sinceMs, running)

@@ -25,6 +25,11 @@ export interface Way {
   /** It has come so far when it begins. */
   ahead_ms: number
 }
+/** When each line comes, and how long it takes: faded in, or typed from where it begins. */
+export interface Entrance {
+  typed: boolean
+  lines: { from_ms: number; ms: number; rtl: boolean }[]
+}
 export interface TextLine {
   text: string
   x_mpx: number
@@ -75,7 +80,7 @@ export interface Drawings {
   picture: Picture
   /** So long; of a part of a file, from so far into it on. */
   video: Picture & { content_ms: number; content_from_ms?: number; sound: boolean }
-  text: { lines: TextLine[]; ticker?: Way } & TextLook
+  text: { lines: TextLine[]; ticker?: Way; entrance?: Entrance } & TextLook
   clock: { tokens: ClockToken[]; offsets: Offset[] } & OneLine
   count: { tokens: CountToken[]; at_ms: number; up: boolean } & OneLine
   dial: {

@@ -120,6 +120,34 @@ final class TextCompilerTest extends TestCase
         }
     }
 
+    /** Lines come one after another without a gap, and the last is there when it is said; typed ones by their letters. */
+    public function testATextComesInItsTime(): void
+    {
+        $text = Sketch::text("Ness\nאבגד הוז\nThe boat leaves from the inner pontoon", 60, ['mode' => 'as_set']);
+        foreach (['fade', 'lines', 'typed'] as $way) {
+            $plan = self::plan(['entrance' => ['way' => $way, 'ms' => 1000]] + $text);
+            $entrance = $plan->zones()[0]->items[0]->drawing['entrance'];
+            $ends = array_map(static fn (array $one) => $one['from_ms'] + $one['ms'], $entrance['lines']);
+            $begins = array_column($entrance['lines'], 'from_ms');
+            self::assertSame([$way === 'typed', 1000], [$entrance['typed'], $ends[2]]);
+            self::assertSame($way === 'fade' ? [0, 0, 0] : [0, $ends[0], $ends[1]], $begins);
+            self::assertSame([false, $way !== 'fade', false], array_column($entrance['lines'], 'rtl'));
+            self::assertTrue(
+                (new Validator())
+                    ->validate(
+                        json_decode(CanonicalJson::encode($plan->toArray())),
+                        (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'),
+                    )
+                    ->isValid(),
+            );
+            if ($way === 'typed') {
+                self::assertSame([80, 160, 760], array_column($entrance['lines'], 'ms'), '4, 8 and 38 letters of 50');
+            }
+        }
+        $runs = ['ticker' => ['direction' => 'left', 'speed' => 100], 'entrance' => ['way' => 'fade', 'ms' => 1000]];
+        self::assertArrayNotHasKey('entrance', self::plan($runs + $text)->zones()[0]->items[0]->drawing);
+    }
+
     /** @param array<string, mixed> $fill */
     private static function plan(array $fill): Plan
     {
