@@ -120,7 +120,7 @@ final class TextCompilerTest extends TestCase
         }
     }
 
-    /** Lines come one after another without a gap, and the last is there when it is said; typed ones by their letters. */
+    /** Lines come one after another without a gap, the last when it is said; typed ones by their letters. */
     public function testATextComesInItsTime(): void
     {
         $text = Sketch::text("Ness\nאבגד הוז\nThe boat leaves from the inner pontoon", 60, ['mode' => 'as_set']);
