@@ -474,6 +474,13 @@ return [
     ],
     'time.day' => ['“{value}” is no day.', 'Write it as 2026-12-24.'],
     'stock.noted' => ['Somebody noted something else of “{name}” meanwhile.', 'Look at it, then note yours again.'],
+    'chart.value' => ['“{value}” is no number.', 'Write it like 12.5, with at most three decimals.'],
+    'chart.range' => ['From {from} to {to} is no range.', 'Let it end above where it begins.'],
+    'chart.empty' => ['The chart in {letter} has no rows yet.', 'Write what it shows.'],
+    'chart.small' => [
+        'The letters of the chart in {letter} are {size} px high; {least} are wanted.',
+        'Shorten the labels, take fewer rows, or enlarge the zone.',
+    ],
     'sound.several' => [
         '{letters} are heard at the same time.',
         'Take the sound from all but one.',

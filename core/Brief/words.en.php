@@ -36,6 +36,7 @@ return [
     'fill.dial' => 'dial',
     'fill.qr' => 'QR code',
     'fill.shape' => 'shape',
+    'fill.chart' => 'chart',
     'fill.web' => 'web page',
     'fill.live' => 'live picture',
     'fill.playlist' => 'playlist',

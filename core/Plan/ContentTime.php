@@ -44,6 +44,7 @@ final readonly class ContentTime
             FillKind::Dial,
             FillKind::Qr,
             FillKind::Shape,
+            FillKind::Chart,
             FillKind::Web,
             FillKind::Live,
             FillKind::Playlist => null,

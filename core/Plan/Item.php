@@ -24,6 +24,7 @@ final readonly class Item
      * @param ?int                 $modulePx   of a QR code
      * @param ?WebFacts            $page  what is known of a page
      * @param ?string              $unstyled why it is not as the house style says
+     * @param ?int                 $smallestPx of the letters of a chart
      * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
     public function __construct(
@@ -40,6 +41,7 @@ final readonly class Item
         public ?WebFacts $page = null,
         public ?string $unstyled = null,
         public ?bool $over = null,
+        public ?int $smallestPx = null,
     ) {
     }
 
@@ -59,6 +61,7 @@ final readonly class Item
             $this->page,
             $this->unstyled,
             $this->over,
+            $this->smallestPx,
         );
     }
 
@@ -78,6 +81,7 @@ final readonly class Item
             $this->page,
             $why,
             $this->over,
+            $this->smallestPx,
         );
     }
 

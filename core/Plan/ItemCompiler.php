@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\Fill\ChartFill;
 use UpperPane\Core\Design\Fill\ClockFill;
 use UpperPane\Core\Design\Fill\ColourFill;
 use UpperPane\Core\Design\Fill\CountFill;
@@ -70,6 +71,7 @@ final readonly class ItemCompiler
             FillKind::Count => $this->texts->count(self::as(CountFill::class, $fill), $box),
             FillKind::Dial => $this->figures->dial(self::as(DialFill::class, $fill), $box),
             FillKind::Qr => $this->figures->qr(self::as(QrFill::class, $fill), $box),
+            FillKind::Chart => (new ChartCompiler($this->context))->chart(self::as(ChartFill::class, $fill), $box),
             FillKind::Web => $this->frames->web(self::as(WebFill::class, $fill), $box),
             FillKind::Live => $this->frames->live(self::as(LiveFill::class, $fill), $box),
             FillKind::Shape => $this->figures->shape(self::as(ShapeFill::class, $fill), $box),

@@ -44,6 +44,7 @@ final readonly class Preflight
                 new Rule\LiveWithout(),
                 new Rule\StyleNotTaken(),
                 new Rule\NoLongerAllowed(),
+                new Rule\ChartUnclear(),
             ],
             [new Rule\Hidden(), new Rule\SoundsTogether()],
         );

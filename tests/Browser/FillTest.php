@@ -96,6 +96,28 @@ final class FillTest extends BrowserCase
         ) === 'none');
     }
 
+    public function testAChartIsTypedAndKeepsWhatIsRefused(): void
+    {
+        $page = $this->begun('Chart', 1);
+        $this->expectRefusals('status of 422');
+        $page->press('chart', '.empty-help')->see('has no rows yet', 'aside');
+        foreach ([['Mon', '412'], ['Tue', '388']] as $index => [$label, $value]) {
+            $row = $index + 1;
+            $page->press('Add a row')->type("[aria-label=\"Label of row $row\"]", $label, Keys::TAB);
+            $page->type("[aria-label=\"Value of row $row\"]", $value, Keys::TAB);
+            $page->until('drawn', fn () => count($page->all('.pane-chart path')) === $row);
+        }
+        $page->choose('Drawn as', 'last row with its change');
+        $page->until('its change', fn () => str_contains((string) $page->script(
+            'return document.querySelector(".pane-chart").textContent',
+        ), '−5.8 %'));
+        $page->type('[aria-label="Value of row 2"]', 'many', Keys::TAB)->see('“many” is no number');
+        self::assertSame('many', $page->find('[aria-label="Value of row 2"]')->getAttribute('value'), 'stays as typed');
+        $this->assertAccessible($page);
+        $page->choose('Drawn as', 'bars')->press('Undo', '.bench-bar');
+        $page->until('as before', fn () => count($page->all('.pane-chart path')) === 1);
+    }
+
     /** Art with openings lies over what is laid under them: each of the px that the core found. */
     public function testZonesAreLaidUnderTheOpeningsOfArt(): void
     {

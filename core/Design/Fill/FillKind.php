@@ -17,6 +17,7 @@ enum FillKind: string
     case Dial = 'dial';
     case Qr = 'qr';
     case Shape = 'shape';
+    case Chart = 'chart';
     case Web = 'web';
     case Live = 'live';
     case Playlist = 'playlist';

@@ -25,6 +25,7 @@ final class FillReader
             FillKind::Dial => DialFill::parse($input),
             FillKind::Qr => QrFill::parse($input),
             FillKind::Shape => ShapeFill::parse($input),
+            FillKind::Chart => ChartFill::parse($input),
             FillKind::Web => WebFill::parse($input),
             FillKind::Live => LiveFill::parse($input),
             FillKind::Playlist => PlaylistFill::parse($input),

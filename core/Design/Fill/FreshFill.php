@@ -27,6 +27,7 @@ final class FreshFill
         'valign' => 'middle',
         'padding' => 40,
     ];
+    private const CHART = ['font', 'weight', 'size', 'min_size', 'ground', 'padding'];
     /** A day that always lies ahead, until somebody says which one is meant. */
     private const NEXT_TURN = '2100-01-01T00:00:00';
     private const MEDIA = ['fit' => 'contain', 'focus' => [50_000, 50_000], 'ground' => self::GROUND];
@@ -79,6 +80,16 @@ final class FreshFill
                             'padding' => 0,
                             'ground' => null,
                         ],
+                        FillKind::Chart => [
+                            'form' => 'bars',
+                            'rows' => [],
+                            'unit' => '',
+                            'from' => '0',
+                            'to' => '100',
+                            'ink' => self::STYLE['colour'],
+                            'colour' => '#5B88A5',
+                            'accent' => '#D9B44A',
+                        ] + array_intersect_key(self::STYLE, array_flip(self::CHART)),
                         FillKind::Web => [
                             'address' => '',
                             'width' => 1440,

@@ -106,6 +106,24 @@ export interface ShapeFill {
   padding: number
   ground: string | null
 }
+export interface ChartFill {
+  kind: 'chart'
+  form: 'bars' | 'line' | 'gauge' | 'figure'
+  /** Label and value, as they were typed. */
+  rows: [string, string][]
+  unit: string
+  from: string
+  to: string
+  font: string
+  weight: number
+  size: number
+  min_size: number
+  ink: string
+  colour: string
+  accent: string
+  ground: string | null
+  padding: number
+}
 export interface WebFill {
   kind: 'web'
   address: string
@@ -137,4 +155,14 @@ export interface PlaylistFill {
 }
 export type MediaFill = PictureFill | VideoFill
 export type Fill =
-  EmptyFill | ColourFill | MediaFill | WrittenFill | DialFill | QrFill | ShapeFill | WebFill | LiveFill | PlaylistFill
+  | EmptyFill
+  | ColourFill
+  | MediaFill
+  | WrittenFill
+  | DialFill
+  | QrFill
+  | ShapeFill
+  | ChartFill
+  | WebFill
+  | LiveFill
+  | PlaylistFill

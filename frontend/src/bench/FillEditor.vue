@@ -2,6 +2,7 @@
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import type { Item } from '../plan/types'
+import ChartFields from './ChartFields.vue'
 import ColourField from './ColourField.vue'
 import DialFields from './DialFields.vue'
 import { useDesign } from './design'
@@ -38,6 +39,7 @@ function set(part: Partial<Fill>, target: string): void {
   <DialFields v-else-if="fill.kind === 'dial'" :fill="fill" @set="set" />
   <QrFields v-else-if="fill.kind === 'qr'" :fill="fill" :item="items[0]" @set="set" />
   <ShapeFields v-else-if="fill.kind === 'shape'" :fill="fill" @set="set" />
+  <ChartFields v-else-if="fill.kind === 'chart'" :fill="fill" @set="set" />
   <WebFields v-else-if="fill.kind === 'web'" :fill="fill" @set="set" />
   <LiveFields v-else-if="fill.kind === 'live'" :fill="fill" @set="set" />
   <PlaylistEditor v-else-if="fill.kind === 'playlist'" :fill="fill" :items="items" />

@@ -28,7 +28,22 @@ const design = useDesign()
 const session = useSession()
 const name = ref('')
 const axes = ['x', 'y'] as const
-const kinds = ['empty', 'colour', 'picture', 'video', 'text', 'clock', 'dial', 'count', 'qr', 'shape', 'web', 'live', 'playlist'] as const
+const kinds = [
+  'empty',
+  'colour',
+  'picture',
+  'video',
+  'text',
+  'clock',
+  'dial',
+  'count',
+  'qr',
+  'shape',
+  'chart',
+  'web',
+  'live',
+  'playlist',
+] as const
 const editable = computed(() => session.may('design'))
 const parts = computed(() =>
   design.selected

@@ -1,7 +1,7 @@
 import { clockText, countText } from './clock'
 import { drawWeb } from './elsewhere'
 import { faceName } from './faces'
-import { drawDial, drawQr, drawShape, tickDial } from './figures'
+import { drawChart, drawDial, drawQr, drawShape, tickDial } from './figures'
 import { drawLive } from './live'
 import type { DrawingKind, Drawings, Item, Rect, Still, TextLook } from './types'
 
@@ -33,6 +33,12 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   dial: drawDial,
   qr: drawQr,
   shape: drawShape,
+  chart: (item) => [
+    drawChart(item),
+    ...item.words.map((word) =>
+      drawLine(word.text, { ...item, ...word }, [word.x_mpx, word.y_mpx, word.width_mpx, word.line_mpx]),
+    ),
+  ],
   web: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawWeb(item)],
   live: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawLive(item)],
 }

@@ -62,6 +62,17 @@ export function drawShape(item: Drawings['shape']): SVGElement[] {
   return [root]
 }
 
+export function drawChart(item: Drawings['chart']): SVGElement {
+  const root = board(item.box_mpx.join(' '))
+  for (const { path, colour, line_mpx: line } of item.figures)
+    root.append(
+      line > 0
+        ? svg('path', { d: path, fill: 'none', stroke: colour, 'stroke-width': line, 'stroke-linejoin': 'round' })
+        : svg('path', { d: path, fill: colour }),
+    )
+  return root
+}
+
 /** A dial of 100 units to the radius: twelve marks, two or three hands. */
 export function drawDial(item: Drawings['dial']): SVGElement[] {
   const [x, y, radius] = item.circle_mpx.map((at) => at / 1000) as [number, number, number]

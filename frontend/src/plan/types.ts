@@ -111,6 +111,16 @@ export interface Drawings {
     gradient?: { to: string; line: [number, number, number, number] }
     line?: { colour: string; width_mpx: number }
   }
+  /** Figures are filled, or drawn as lines of a width. */
+  chart: {
+    font: string
+    weight: number
+    colour: string
+    ground: string | null
+    box_mpx: Rect
+    figures: { path: string; colour: string; line_mpx: number }[]
+    words: (TextLine & { size: number; line_mpx: number })[]
+  }
   web: {
     /** Empty: nothing that could be shown. */
     address: string

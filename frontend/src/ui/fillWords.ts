@@ -11,6 +11,8 @@ export function fillWords(fill: Fill, mediaName: (id: string) => string | undefi
       return fill.at.replace('T', ' ')
     case 'qr':
       return Object.values(fill.content)[1] ?? ''
+    case 'chart':
+      return fill.rows.map(([label]) => label).join(', ')
     case 'web':
       return fill.address
     case 'live':

@@ -83,6 +83,7 @@ final class MediaNotesTest extends TestCase
         $notes = self::notes(['tags' => ['Lake', ' lake', 'dawn', '  ']]);
         self::assertSame(['dawn', 'lake'], $notes->tags);
         self::assertSame($notes->toArray(), MediaNotes::parse(Input::of($notes->toArray()))->toArray());
+        self::assertSame(['x'], self::notes(['tags' => ['x']])->tags);
         foreach (['2026-02-29', '2026-1-1', 'tomorrow', ''] as $day) {
             try {
                 self::notes(['until' => $day]);

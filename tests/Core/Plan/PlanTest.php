@@ -87,6 +87,21 @@ final class PlanTest extends TestCase
     }
 
     /** Text lines lie inside their pane's padding, in order, without touching. */
+    /** 3960 × 2640 px over 1320 × 880 px: a third as large. 440 px square over 600 × 880: twice, and 280 of 880 lost. */
+    public function testSaysHowLargeAPictureIsAndWhatIsCutAway(): void
+    {
+        $drawn = static fn (int $width, int $height, string $zone): array => PlanCompiler::compile(
+            Build::filled(Build::board(), $zone, Sketch::picture('q')),
+            Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1_209_600, 680_400)),
+            Build::context(Build::picture('q', $width, $height)),
+        )->zones()[$zone === 'a' ? 0 : 1]->items[0]->drawing;
+
+        $whole = $drawn(3960, 2640, 'a');
+        self::assertSame([333_333, 0], [$whole['scale_ppm'], $whole['cut_ppm']]);
+        $square = $drawn(440, 440, 'b');
+        self::assertSame([2_000_000, 318_182], [$square['scale_ppm'], $square['cut_ppm']], '280 of 880 are cut away');
+    }
+
     public function testPlacesLines(): void
     {
         $design = Build::filled(
