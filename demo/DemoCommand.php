@@ -26,6 +26,7 @@ use UpperPane\App\UseCase\Document\EditDocument;
 use UpperPane\App\UseCase\Handoff\HandOver;
 use UpperPane\App\UseCase\Handoff\MakeRelease;
 use UpperPane\App\UseCase\Stock\AddMedia;
+use UpperPane\App\UseCase\Style\CreateStyle;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Site\Role;
 use UpperPane\Core\Site\SurfaceKind;
@@ -40,6 +41,7 @@ final class DemoCommand extends Command
         private readonly AddMedia $addMedia,
         private readonly InspectMedia $inspect,
         private readonly CreateDesign $create,
+        private readonly CreateStyle $createStyle,
         private readonly EditDocument $edit,
         private readonly Documents $documents,
         private readonly MakeRelease $release,
@@ -80,6 +82,10 @@ final class DemoCommand extends Command
             $output->writeln($design['name']);
         }
 
+        foreach (Styles::all() as $style) {
+            $this->style($style, $designer);
+            $output->writeln($style['name']);
+        }
         $this->demoPeople->write(
             array_map(
                 static fn (string $role) => [
@@ -177,6 +183,22 @@ final class DemoCommand extends Command
         }
 
         return $ids;
+    }
+
+    /** @param array{id: string, name: string, commands: list<array<string, mixed>>} $style */
+    private function style(array $style, Person $person): void
+    {
+        ($this->createStyle)('harrowmere', Input::of(['style' => $style['id'], 'name' => $style['name']]), $person);
+        ($this->edit)(
+            $style['id'],
+            Input::of([
+                'batch' => str_replace('0b0c1d01', '0b0c1d1b', $style['id']),
+                'client' => str_replace('0b0c1d01', '0b0c1d1c', $style['id']),
+                'revision' => 0,
+                'commands' => $style['commands'],
+            ]),
+            $person,
+        );
     }
 
     private function handOff(string $surface, string $design, Person $person): void

@@ -62,8 +62,8 @@ final class StyleTest extends BrowserCase
         $this->assertAccessible($page);
 
         // The style changes: so does the design.
-        $page->open('/stock/styles')->click('.style-line');
-        $page->until('Quayside', fn () => count($page->all('.colour-line')) === 2);
+        $page->open('/stock/styles')->press('Quayside', '.styles-body nav');
+        $page->until('Quayside', fn () => $called() === 'Quayside' && count($page->all('.colour-line')) === 2);
         $this->set($page, 0, 2, '#400020');
         $page->open('/designs')->see('By the house');
         $page->press('By the house')->until('restyled', fn () => $ground('.canvas-room') === 'rgb(64, 0, 32)');

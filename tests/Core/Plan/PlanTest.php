@@ -87,7 +87,7 @@ final class PlanTest extends TestCase
     }
 
     /** Text lines lie inside their pane's padding, in order, without touching. */
-    /** 3960 × 2640 px over 1320 × 880 px: a third as large. 440 px square over 600 × 880: twice, and 280 of 880 lost. */
+    /** 3960 × 2640 px over 1320 × 880: a third as large. 440 px square over 600 × 880: twice, 280 of 880 lost. */
     public function testSaysHowLargeAPictureIsAndWhatIsCutAway(): void
     {
         $drawn = static fn (int $width, int $height, string $zone): array => PlanCompiler::compile(
