@@ -271,6 +271,10 @@ return [
         '{px} px are not enough for every pane: {panes} are left out.',
         'Make a layout for this surface, or choose a larger one.',
     ],
+    'length.far' => [
+        'A float would come to {value}; 100,000 are the most either way.',
+        'Bring the floats nearer to each other first.',
+    ],
     'length.text' => ['“{value}” is no length.', 'Write a number with px or %, for example -40px or 12.5%.'],
     'float.frame' => ['“{value}” is no frame.', 'Use canvas, pane: and a zone’s id, or panel: and a panel’s letter.'],
     'guide.outside' => ['A guide at {at} px lies beyond the canvas.', 'Lay it between 0 and {most} px.'],

@@ -39,6 +39,7 @@ final readonly class Design implements Document
      * @param array<string, Guide> $guides      by id
      * @param ?array{int, int}     $lattice     columns and rows of its own canvas
      * @param ?string              $style       id of the house style whose names its fills use
+     * @param bool                 $still       its texts stand still, and everything changes by a cut
      */
     private function __construct(
         public string $name,
@@ -56,6 +57,7 @@ final readonly class Design implements Document
         public array $guides = [],
         public ?array $lattice = null,
         public ?string $style = null,
+        public bool $still = false,
     ) {
     }
 
@@ -116,6 +118,7 @@ final readonly class Design implements Document
             $head->has('guides') ? array_map(Guide::parse(...), $head->child('guides')->members()) : [],
             $head->has('lattice') ? self::lattice($head->child('lattice')) : null,
             $head->optional('style')?->asId(),
+            $head->has('still') && $head->bool('still'),
         );
     }
 
@@ -204,7 +207,7 @@ final readonly class Design implements Document
      * @param array{name?: string, lettersUsed?: int, reflow?: ReflowScale, zones?: array<string, Zone>,
      *     scenes?: array<string, Scene>, order?: list<string>, round?: list<string>, surfaces?: list<string>,
      *     archived?: bool, guides?: array<string, Guide>,
-     *     lattice?: ?array{int, int}, style?: ?string} $set
+     *     lattice?: ?array{int, int}, style?: ?string, still?: bool} $set
      */
     public function with(array $set): self
     {
@@ -224,6 +227,7 @@ final readonly class Design implements Document
             $set['guides'] ?? $this->guides,
             array_key_exists('lattice', $set) ? $set['lattice'] : $this->lattice,
             array_key_exists('style', $set) ? $set['style'] : $this->style,
+            $set['still'] ?? $this->still,
         );
     }
 
@@ -245,7 +249,8 @@ final readonly class Design implements Document
                 ? []
                 : ['guides' => array_map(static fn (Guide $guide) => $guide->toArray(), $this->guides)]) +
             ($this->lattice === null ? [] : ['lattice' => $this->lattice]) +
-            ($this->style === null ? [] : ['style' => $this->style]);
+            ($this->style === null ? [] : ['style' => $this->style]) +
+            ($this->still ? ['still' => true] : []);
     }
 
     public function toArray(): array

@@ -18,6 +18,7 @@ final class DesignCommands
         Scenes\SetSurfaces::class,
         Scenes\ArchiveDesign::class,
         Scenes\SetStyle::class,
+        Scenes\SetStill::class,
         Scenes\AddScene::class,
         Scenes\DuplicateScene::class,
         Scenes\PutScene::class,

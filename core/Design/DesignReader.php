@@ -20,7 +20,7 @@ final class DesignReader
     {
         $input->keys([
             ...['version', 'name', 'canvas', 'letters_used', 'reflow', 'order', 'round', 'zones', 'scenes'],
-            ...['surfaces', 'archived', 'guides', 'lattice', 'style'],
+            ...['surfaces', 'archived', 'guides', 'lattice', 'style', 'still'],
         ]);
         $zones = $scenes = [];
         foreach ($input->child('zones')->members() as $id => $zone) {

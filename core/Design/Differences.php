@@ -16,7 +16,8 @@ final class Differences
     public static function between(Design $then, Design $now): array
     {
         $lines = [];
-        foreach (['name', 'order', 'round', 'reflow', 'surfaces', 'archived', 'guides', 'lattice', 'style'] as $field) {
+        $alike = ['name', 'order', 'round', 'reflow', 'surfaces', 'archived', 'guides', 'lattice', 'style', 'still'];
+        foreach ($alike as $field) {
             if (($then->headArray()[$field] ?? null) !== ($now->headArray()[$field] ?? null)) {
                 $lines[] = ['what' => 'design', 'change' => $field];
             }

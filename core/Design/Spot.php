@@ -39,6 +39,11 @@ final class Spot
         return Scope::of('style');
     }
 
+    public static function still(): Scope
+    {
+        return Scope::of('still');
+    }
+
     public static function archived(): Scope
     {
         return Scope::of('archived');

@@ -17,15 +17,30 @@ final readonly class Length
     {
     }
 
+    /** @throws Refusal `length.far` */
     public static function px(int $px): self
     {
-        return new self($px * 1000, SizeUnit::Px);
+        return self::within($px * 1000, SizeUnit::Px);
     }
 
-    /** To the thousandth of a px. */
+    /**
+     * To the thousandth of a px.
+     *
+     * @throws Refusal `length.far` beyond what can be written and read back
+     */
     public static function ofPx(Rational $px): self
     {
-        return new self($px->thousandths(), SizeUnit::Px);
+        return self::within($px->thousandths(), SizeUnit::Px);
+    }
+
+    /** @throws Refusal `length.far` */
+    private static function within(int $thousandths, SizeUnit $unit): self
+    {
+        return abs($thousandths) <= self::MOST_THOUSANDTHS
+            ? new self($thousandths, $unit)
+            : throw Refusal::because('length.far', '', [
+                'value' => Rational::of($thousandths, 1000)->plain(0).$unit->value,
+            ]);
     }
 
     /**
@@ -56,11 +71,15 @@ final readonly class Length
         };
     }
 
-    /** The same unit holding other px of a frame, as nearly as three decimals can say it. */
+    /**
+     * The same unit holding other px of a frame, as nearly as three decimals can say it.
+     *
+     * @throws Refusal `length.far`
+     */
     public function holding(Rational $px, int $framePx): self
     {
         return $this->unit === SizeUnit::Percent
-            ? new self($px->times(Rational::of(100_000, $framePx))->round(), $this->unit)
+            ? self::within($px->times(Rational::of(100_000, $framePx))->round(), $this->unit)
             : self::ofPx($px);
     }
 

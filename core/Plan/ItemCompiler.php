@@ -46,6 +46,7 @@ final readonly class ItemCompiler
 
     private function styled(Fill $fill, Size $box): Item
     {
+        $fill = $this->context->still && $fill instanceof TextFill ? $fill->unmoved() : $fill;
         $palette = $this->context->palette;
         if ($palette === null) {
             return $this->draw($fill, $box);

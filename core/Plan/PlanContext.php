@@ -32,6 +32,7 @@ final readonly class PlanContext
         public ?Rational $pitchUm = null,
         public ?Palette $palette = null,
         public Drawn $drawn = new Drawn(),
+        public bool $still = false,
     ) {
     }
 
@@ -88,6 +89,24 @@ final readonly class PlanContext
         );
     }
 
+    /** Texts stand still, and everything changes by a cut. */
+    public function unmoved(): self
+    {
+        return new self(
+            $this->media,
+            $this->pages,
+            $this->fonts,
+            $this->zone,
+            $this->fromMs,
+            $this->scale,
+            $this->ground,
+            $this->farthestMm,
+            $this->pitchUm,
+            $this->palette,
+            still: true,
+        );
+    }
+
     private function with(Rational $scale, ?Ground $ground, ?int $farthestMm, ?Rational $pitchUm): self
     {
         return new self(
@@ -102,6 +121,7 @@ final readonly class PlanContext
             $pitchUm,
             $this->palette,
             $this->drawn,
+            $this->still,
         );
     }
 }

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Design\Zone;
@@ -43,7 +44,7 @@ final readonly class SceneCompiler
         $zones = self::zones($at, $placing, $context, $only);
 
         return new ScenePlan(
-            $scene,
+            $context->still ? $scene->with(['transition' => Transition::cut()]) : $scene,
             (new ContentTime($context->media))->ofScene($this->design, $scene),
             $this->place,
             $items->compile($scene->ground, $this->place->size()),

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Design\Fill\EmptyFill;
 use UpperPane\Core\Design\Fill\Entry;
 use UpperPane\Core\Design\Fill\PlaylistFill;
+use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Placed;
@@ -48,8 +49,10 @@ final readonly class ZoneCompiler
 
     private function entry(Entry $entry, Size $size): Item
     {
+        $enters = $this->context->still ? Transition::cut() : $entry->transition;
+
         return $this->items
             ->compile($entry->fill, $size)
-            ->inEntry($entry->id, $this->time->ofEntry($entry), $entry->transition);
+            ->inEntry($entry->id, $this->time->ofEntry($entry), $enters);
     }
 }

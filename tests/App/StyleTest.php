@@ -43,6 +43,8 @@ final class StyleTest extends ApiCase
         $this->step('undo', document: $style);
         self::assertSame('#405060', $drawn());
 
+        $this->put($design, ['do' => 'design.still', 'still' => true]);
+        self::assertTrue($this->call('GET', "/api/documents/$design")['still']);
         $other = $this->style('Winter', ['ink' => '#AABBCC']);
         $plans = $this->call('GET', "/api/designs/$design/styled?styles=$style,$other,none")['plans'];
         self::assertSame([[$style, 'Harbour'], [$other, 'Winter']], array_map(

@@ -70,7 +70,10 @@ final class RandomDesign
                 : ['do' => 'guide.remove', 'guide' => $guide],
             7 => ['do' => 'design.archive', 'archived' => $this->chance(2)],
             8 => ['do' => 'design.surfaces', 'surfaces' => $this->chance(2) ? [] : ['totem', "wall-$new"]],
-            12 => ['do' => 'design.style', 'style' => $this->chance(2) ? null : "style-$new"],
+            12 => $this->one([
+                ['do' => 'design.style', 'style' => $this->chance(2) ? null : "style-$new"],
+                ['do' => 'design.still', 'still' => $this->chance(2)],
+            ]),
             6 => $this->chance(5)
                 ? ['do' => 'design.restore', 'design' => $this->earlier]
                 : ['do' => 'design.name', 'name' => "Called $new"],

@@ -32,6 +32,12 @@ final readonly class TextFill implements StyledFill
         );
     }
 
+    /** The same words, standing still. */
+    public function unmoved(): self
+    {
+        return new self($this->text, $this->style, null, null);
+    }
+
     public function style(): TextStyle
     {
         return $this->style;

@@ -191,6 +191,8 @@ export interface DesignAnswer extends DocumentAnswer {
   archived: boolean
   /** Id of the house style whose names its fills use. */
   style: string | null
+  /** Its texts stand still, and everything changes by a cut. */
+  still: boolean
   ratio?: Ratio
   /** The site's own starters as a document; null while there are none. */
   shelf?: { document: string; revision: number } | null

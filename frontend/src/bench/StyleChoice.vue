@@ -6,7 +6,7 @@ import { useSession } from '../session/session'
 import { useStyles } from '../styles/styles'
 import { useDesign } from './design'
 
-/** The house style that this design has, and others in which it stands beside the bench. */
+/** The house style that this design has, whether it moves, and others in which it stands beside the bench. */
 defineProps<{ codes: string[] }>()
 const emit = defineEmits<{ toggle: [style: string, on: boolean] }>()
 const { t } = useI18n()
@@ -25,6 +25,12 @@ onMounted(() => void styles.load())
       <option v-for="one in styles.list" :key="one.id" :value="one.id">{{ one.name }}</option>
     </BFormSelect>
   </label>
+  <BFormCheckbox
+    :model-value="design.answer?.still ?? false"
+    :disabled="!session.may('design')"
+    @update:model-value="(on) => design.send([{ do: 'design.still', still: on === true }])">
+    {{ t('style.still') }}
+  </BFormCheckbox>
   <fieldset v-if="styles.list.length > 1">
     <legend class="group-label">{{ t('style.beside') }}</legend>
     <BFormCheckbox

@@ -168,6 +168,7 @@ final readonly class BenchAnswer
             'surfaces' => $this->design->surfaces,
             'archived' => $this->design->archived,
             'style' => $this->design->style,
+            'still' => $this->design->still,
             'frieze' => $this->design->order,
             'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
             'now_ms' => $this->context->fromMs,

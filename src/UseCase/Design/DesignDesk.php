@@ -114,7 +114,7 @@ final readonly class DesignDesk implements Desk
         if (
             $at->scene->id !== $seenAt->scene->id
             || $at->turned !== $seenAt->turned
-            || self::design($head)->style !== $seen->style
+            || [self::design($head)->style, self::design($head)->still] !== [$seen->style, $seen->still]
             || ($view->scene !== '' && $at->scene->id !== $view->scene)
             // Where it is made is the first surface it is meant for: that may be another now.
             || ($head->surfaceId === null && self::design($head)->surfaces !== $seen->surfaces)

@@ -120,7 +120,9 @@ final readonly class Planning
             Rational::of(1),
         );
 
-        return $style === null ? $context : $context->styledBy(Palette::of($style));
+        $styled = $style === null ? $context : $context->styledBy(Palette::of($style));
+
+        return $design->still ? $styled->unmoved() : $styled;
     }
 
     /**

@@ -148,6 +148,31 @@ final class TextCompilerTest extends TestCase
         self::assertArrayNotHasKey('entrance', self::plan($runs + $text)->zones()[0]->items[0]->drawing);
     }
 
+    /** In a design that stands still no text moves, and nothing fades. */
+    public function testNothingMovesInADesignThatStandsStill(): void
+    {
+        $text = Sketch::text('Mind the gap', 60);
+        $comes = ['entrance' => ['way' => 'fade', 'ms' => 900]] + $text;
+        $runs = ['ticker' => ['direction' => 'left', 'speed' => 100]] + $text;
+        $plan = PlanCompiler::compile(
+            Build::apply(
+                Build::filled(Build::board(), 'a', Sketch::playlist([[$comes, 4000], [$runs, null]])),
+                ['do' => 'scene.transition', 'scene' => 's-rest', 'transition' => ['kind' => 'fade', 'ms' => 500]],
+            )->after,
+            Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1_209_600, 680_400)),
+            Build::context()->unmoved(),
+        )->toArray();
+        $said = CanonicalJson::encode($plan);
+        foreach (['"entrance"', '"ticker"', '"fade"'] as $moving) {
+            self::assertStringNotContainsString($moving, $said);
+        }
+        self::assertSame(
+            self::plan($text)->zones()[0]->items[0]->drawing['lines'],
+            $plan['scenes']['s-rest']['zones'][0]['items'][1]['lines'],
+            'as a text that was never to run',
+        );
+    }
+
     /** @param array<string, mixed> $fill */
     private static function plan(array $fill): Plan
     {
