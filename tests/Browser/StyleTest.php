@@ -50,6 +50,8 @@ final class StyleTest extends BrowserCase
         $page->typeIn('Name of the new design', 'By the house', Keys::ENTER)->see('By the house', '.title-block');
         $page->press('colour', '.empty-help')->press('Booking office', '.title-block');
         $page->choose('House style of this design', 'Quayside')->see('saved', '.bench-bar');
+        $page->tick('Nothing moves: texts stand still, everything changes by a cut');
+        $page->until('noted', fn () => $page->find('.save-word')->getText() === 'saved, revision 3');
         $page->tick('Winter')->press('Back', '.aside-head')->click('.pane-face');
         $page->press('Ink', '.swatches');
         $ground = fn (string $within): string => (string) $page->script(
