@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { computed, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { call } from '../api/client'
-import type { ChartFill, FontLine } from '../api/types'
+import type { ChartFill } from '../api/types'
 import MeasureField from '../ui/MeasureField.vue'
+import { useFaces } from '../ui/useFaces'
 import ColourField from './ColourField.vue'
 import { useDesign } from './design'
 import GroundField from './GroundField.vue'
@@ -13,12 +13,7 @@ const props = defineProps<{ fill: ChartFill }>()
 const emit = defineEmits<{ set: [part: Partial<ChartFill>, target: string] }>()
 const { t } = useI18n()
 const design = useDesign()
-const fonts = ref<FontLine[]>([])
-void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
-  .then((answer) => (fonts.value = answer.fonts))
-  .catch(() => undefined)
-const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
-const weights = computed(() => fonts.value.filter((face) => face.family === props.fill.font).map((face) => face.weight))
+const { families, weights, inFamily } = useFaces()
 const forms = ['bars', 'line', 'gauge', 'figure'] as const
 /** What is typed stays as typed, also a row that is not whole yet. */
 const rows = ref<[string, string][]>([])
@@ -34,11 +29,7 @@ function remove(index: number): void {
   rows.value = rows.value.filter((_, at) => at !== index)
   send()
 }
-function family(event: Event): void {
-  const font = text(event)
-  const known = fonts.value.filter((face) => face.family === font).map((face) => face.weight)
-  emit('set', { font, weight: known.includes(props.fill.weight) ? props.fill.weight : (known[0] ?? 400) }, 'font')
-}
+const family = (event: Event): void => emit('set', inFamily(text(event), props.fill.weight), 'font')
 </script>
 
 <template>
@@ -89,7 +80,7 @@ function family(event: Event): void {
     <label>
       {{ t('fill.weight') }}
       <BFormSelect size="sm" :model-value="fill.weight" @change="emit('set', { weight: Number(text($event)) }, 'weight')">
-        <option v-for="one in weights" :key="one">{{ one }}</option>
+        <option v-for="one in weights(fill.font)" :key="one">{{ one }}</option>
       </BFormSelect>
     </label>
   </div>

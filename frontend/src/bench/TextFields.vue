@@ -2,11 +2,11 @@
 import { BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next'
 import { computed, onUnmounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { call } from '../api/client'
-import type { FontLine, TextStyle, WrittenFill } from '../api/types'
+import type { TextStyle, WrittenFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useStyles, type TypeStep } from '../styles/styles'
 import MeasureField from '../ui/MeasureField.vue'
+import { useFaces } from '../ui/useFaces'
 import ColourField from './ColourField.vue'
 import { useCopiedLook } from './copiedLook'
 import CountFields from './CountFields.vue'
@@ -22,12 +22,7 @@ const { t } = useI18n()
 const { copied, copy } = useCopiedLook()
 const design = useDesign()
 const styles = useStyles()
-const fonts = ref<FontLine[]>([])
-void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
-  .then((answer) => (fonts.value = answer.fonts))
-  .catch(() => undefined)
-const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
-const weights = computed(() => fonts.value.filter((face) => face.family === props.fill.font).map((face) => face.weight))
+const { families, weights, inFamily } = useFaces()
 /** What a step of the type scale says: set by hand, it is a step no more. */
 const OF_STEP: string[] = ['font', 'weight', 'size', 'line_height']
 const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
@@ -66,9 +61,7 @@ function toStep(event: Event): void {
 }
 const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyle> => ({ font, weight, size, line_height })
 function family(event: Event): void {
-  const font = (event.target as HTMLSelectElement).value
-  const known = fonts.value.filter((face) => face.family === font).map((face) => face.weight)
-  emit('set', { font, weight: known.includes(props.fill.weight) ? props.fill.weight : (known[0] ?? 400), type: null }, 'font')
+  emit('set', { ...inFamily((event.target as HTMLSelectElement).value, props.fill.weight), type: null }, 'font')
 }
 </script>
 
@@ -103,7 +96,7 @@ function family(event: Event): void {
     <label>
       {{ t('fill.weight') }}
       <BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', Number(($event.target as HTMLSelectElement).value))">
-        <option v-for="one in weights" :key="one">{{ one }}</option>
+        <option v-for="one in weights(fill.font)" :key="one">{{ one }}</option>
       </BFormSelect>
     </label>
   </div>

@@ -1,28 +1,19 @@
 <script setup lang="ts">
 import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { computed, ref, watch } from 'vue'
+import { watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { call } from '../api/client'
-import type { FontLine } from '../api/types'
 import { faceName, loadFace } from '../plan/faces'
 import { useSession } from '../session/session'
+import { useFaces } from '../ui/useFaces'
 import { useStyles, type TypeStep } from './styles'
 
 const { t } = useI18n()
 const styles = useStyles()
 const session = useSession()
-const fonts = ref<FontLine[]>([])
-void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
-  .then((answer) => (fonts.value = answer.fonts))
-  .catch(() => undefined)
-const families = computed(() => [...new Set(fonts.value.map((face) => face.family))])
-const weights = (family: string): number[] => fonts.value.filter((face) => face.family === family).map((face) => face.weight)
+const { faces, families, weights, inFamily } = useFaces()
 const value = (event: Event): string => (event.target as HTMLInputElement).value
 const set = (id: string | number, part: Partial<TypeStep>): void => void styles.setType(String(id), part)
-function family(id: string | number, step: TypeStep, font: string): void {
-  const known = weights(font)
-  set(id, { font, weight: known.includes(step.weight) ? step.weight : (known[0] ?? 400) })
-}
+const family = (id: string | number, step: TypeStep, font: string): void => set(id, inFamily(font, step.weight))
 const add = (): void =>
   void styles.setType(`t-${crypto.randomUUID().slice(0, 8)}`, {
     name: t('style.fresh-type'),
@@ -33,10 +24,10 @@ const add = (): void =>
   })
 /** Samples are drawn in the very faces. */
 watch(
-  [() => styles.whole?.types, fonts],
+  [() => styles.whole?.types, faces],
   ([types]) => {
     for (const step of Object.values(types ?? {})) {
-      const face = fonts.value.find((one) => one.family === step.font && one.weight === step.weight)
+      const face = faces.value.find((one) => one.family === step.font && one.weight === step.weight)
       if (face) void loadFace(face).catch(() => undefined)
     }
   },
