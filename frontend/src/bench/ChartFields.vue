@@ -4,16 +4,15 @@ import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ChartFill } from '../api/types'
 import MeasureField from '../ui/MeasureField.vue'
-import { useFaces } from '../ui/useFaces'
 import ColourField from './ColourField.vue'
 import { useDesign } from './design'
+import FaceFields from './FaceFields.vue'
 import GroundField from './GroundField.vue'
 
 const props = defineProps<{ fill: ChartFill }>()
 const emit = defineEmits<{ set: [part: Partial<ChartFill>, target: string] }>()
 const { t } = useI18n()
 const design = useDesign()
-const { families, weights, inFamily } = useFaces()
 const forms = ['bars', 'line', 'gauge', 'figure'] as const
 /** What is typed stays as typed, also a row that is not whole yet. */
 const rows = ref<[string, string][]>([])
@@ -29,7 +28,6 @@ function remove(index: number): void {
   rows.value = rows.value.filter((_, at) => at !== index)
   send()
 }
-const family = (event: Event): void => emit('set', inFamily(text(event), props.fill.weight), 'font')
 </script>
 
 <template>
@@ -70,20 +68,7 @@ const family = (event: Event): void => emit('set', inFamily(text(event), props.f
       <BFormInput size="sm" class="measure" :model-value="fill.to" @change="emit('set', { to: text($event) }, 'to')" />
     </label>
   </div>
-  <div class="field-row">
-    <label>
-      {{ t('fill.font') }}
-      <BFormSelect size="sm" :model-value="fill.font" @change="family">
-        <option v-for="one in families" :key="one">{{ one }}</option>
-      </BFormSelect>
-    </label>
-    <label>
-      {{ t('fill.weight') }}
-      <BFormSelect size="sm" :model-value="fill.weight" @change="emit('set', { weight: Number(text($event)) }, 'weight')">
-        <option v-for="one in weights(fill.font)" :key="one">{{ one }}</option>
-      </BFormSelect>
-    </label>
-  </div>
+  <FaceFields :font="fill.font" :weight="fill.weight" @set="(face, target) => emit('set', face, target)" />
   <div class="field-row">
     <MeasureField
       :label="t('fill.size')"

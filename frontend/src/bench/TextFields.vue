@@ -6,12 +6,12 @@ import type { TextStyle, WrittenFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useStyles, type TypeStep } from '../styles/styles'
 import MeasureField from '../ui/MeasureField.vue'
-import { useFaces } from '../ui/useFaces'
 import ColourField from './ColourField.vue'
 import { useCopiedLook } from './copiedLook'
 import CountFields from './CountFields.vue'
 import { useDesign } from './design'
 import EntranceFields from './EntranceFields.vue'
+import FaceFields from './FaceFields.vue'
 import GroundField from './GroundField.vue'
 import TextEffects from './TextEffects.vue'
 import TickerFields from './TickerFields.vue'
@@ -22,7 +22,6 @@ const { t } = useI18n()
 const { copied, copy } = useCopiedLook()
 const design = useDesign()
 const styles = useStyles()
-const { families, weights, inFamily } = useFaces()
 /** What a step of the type scale says: set by hand, it is a step no more. */
 const OF_STEP: string[] = ['font', 'weight', 'size', 'line_height']
 const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
@@ -60,9 +59,6 @@ function toStep(event: Event): void {
   emit('set', step ? { ...faceOf(step), min_size: Math.min(props.fill.min_size, step.size), type: id } : { type: null }, 'type')
 }
 const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyle> => ({ font, weight, size, line_height })
-function family(event: Event): void {
-  emit('set', { ...inFamily((event.target as HTMLSelectElement).value, props.fill.weight), type: null }, 'font')
-}
 </script>
 
 <template>
@@ -86,20 +82,7 @@ function family(event: Event): void {
       <option v-for="(step, id) in steps" :key="id" :value="id">{{ step.name }}</option>
     </BFormSelect>
   </label>
-  <div class="field-row">
-    <label>
-      {{ t('fill.font') }}
-      <BFormSelect size="sm" :model-value="fill.font" @change="family">
-        <option v-for="one in families" :key="one">{{ one }}</option>
-      </BFormSelect>
-    </label>
-    <label>
-      {{ t('fill.weight') }}
-      <BFormSelect size="sm" :model-value="fill.weight" @change="whole('weight', Number(($event.target as HTMLSelectElement).value))">
-        <option v-for="one in weights(fill.font)" :key="one">{{ one }}</option>
-      </BFormSelect>
-    </label>
-  </div>
+  <FaceFields :font="fill.font" :weight="fill.weight" @set="(face, target) => emit('set', { ...face, type: null }, target)" />
   <div class="field-row">
     <MeasureField
       :label="t('fill.size')"
