@@ -20,6 +20,7 @@ final readonly class Fit
      * @param array{Rational, Rational, Rational, Rational} $bars    left, top, right, bottom in box px
      * @param Rational                                      $cut     share of the source's area that is not seen, 0 to 1
      * @param array{Rational, Rational}                     $scale   canvas px per source px
+     * @param array{Rational, Rational, Rational, Rational} $window  what is to be seen of it, in box px
      */
     private function __construct(
         public array $drawn,
@@ -27,7 +28,40 @@ final readonly class Fit
         public array $bars,
         public Rational $cut,
         public array $scale,
+        public array $window,
     ) {
+    }
+
+    /** A part of the picture as if it were the whole; the loss is what is lost of that part. */
+    public static function ofPart(
+        Size $source,
+        Rect $part,
+        Size $box,
+        FitMode $mode,
+        int $focusX = 50_000,
+        int $focusY = 50_000,
+    ): self {
+        $fit = self::of(Size::of($part->width, $part->height), $box, $mode, $focusX, $focusY);
+        $px = static fn (int $px) => Rational::of($px);
+
+        return new self(
+            [
+                $fit->drawn[0]->minus($px($part->x)->times($fit->scale[0])),
+                $fit->drawn[1]->minus($px($part->y)->times($fit->scale[1])),
+                $px($source->width)->times($fit->scale[0]),
+                $px($source->height)->times($fit->scale[1]),
+            ],
+            [
+                $fit->visible[0]->plus($px($part->x)),
+                $fit->visible[1]->plus($px($part->y)),
+                $fit->visible[2],
+                $fit->visible[3],
+            ],
+            $fit->bars,
+            $fit->cut,
+            $fit->scale,
+            $fit->drawn,
+        );
     }
 
     /** Focus per axis in thousandths of a percent: 0 to 100,000. */
@@ -54,6 +88,7 @@ final readonly class Fit
             [$left, $top, $right, $bottom],
             Rational::of(1)->minus($seen),
             [$scaleX, $scaleY],
+            [$x, $y, $width, $height],
         );
     }
 
@@ -66,10 +101,11 @@ final readonly class Fit
         $edge = static fn (Rational $at, bool $up) => $up ? $at->ceil() : $at->floor();
         $x = fn (int $px) => $this->drawn[0]->plus($this->scale[0]->times(Rational::of($px)));
         $y = fn (int $px) => $this->drawn[1]->plus($this->scale[1]->times(Rational::of($px)));
-        $left = max(0, $edge($x($source->x), !$grown));
-        $top = max(0, $edge($y($source->y), !$grown));
-        $right = min($box->width, $edge($x($source->right()), $grown));
-        $bottom = min($box->height, $edge($y($source->bottom()), $grown));
+        [$fromX, $fromY, $width, $height] = $this->window;
+        $left = max(0, $fromX->floor(), $edge($x($source->x), !$grown));
+        $top = max(0, $fromY->floor(), $edge($y($source->y), !$grown));
+        $right = min($box->width, $fromX->plus($width)->ceil(), $edge($x($source->right()), $grown));
+        $bottom = min($box->height, $fromY->plus($height)->ceil(), $edge($y($source->bottom()), $grown));
 
         return $right > $left && $bottom > $top ? Rect::of($left, $top, $right - $left, $bottom - $top) : null;
     }

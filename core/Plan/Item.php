@@ -47,42 +47,12 @@ final readonly class Item
 
     public function inEntry(string $entry, int $ms, Transition $transition): self
     {
-        return new self(
-            $this->fill,
-            $this->drawing,
-            $entry,
-            $ms,
-            $transition,
-            $this->fit,
-            $this->set,
-            $this->media,
-            $this->contentMs,
-            $this->modulePx,
-            $this->page,
-            $this->unstyled,
-            $this->over,
-            $this->smallestPx,
-        );
+        return $this->with(['entry' => $entry, 'ms' => $ms, 'transition' => $transition]);
     }
 
     public function unstyled(string $why): self
     {
-        return new self(
-            $this->fill,
-            $this->drawing,
-            $this->entry,
-            $this->ms,
-            $this->transition,
-            $this->fit,
-            $this->set,
-            $this->media,
-            $this->contentMs,
-            $this->modulePx,
-            $this->page,
-            $why,
-            $this->over,
-            $this->smallestPx,
-        );
+        return $this->with(['unstyled' => $why]);
     }
 
     /** Whether nothing behind it is seen, as far as its colours say. */
@@ -100,5 +70,11 @@ final readonly class Item
             'ms' => $this->ms,
             'transition' => $this->transition?->toArray() ?? ['kind' => 'cut', 'ms' => 0],
         ] + $this->drawing;
+    }
+
+    /** @param array<string, mixed> $otherwise by property: readonly ones cannot be set on a clone before PHP 8.3 */
+    private function with(array $otherwise): self
+    {
+        return (new \ReflectionClass(self::class))->newInstance(...$otherwise + get_object_vars($this));
     }
 }

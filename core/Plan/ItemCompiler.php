@@ -21,11 +21,15 @@ use UpperPane\Core\Design\Fill\WebFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Fit;
+use UpperPane\Core\Picture\FitMode;
 use UpperPane\Core\Picture\MediaFacts;
 
 /** One fill in a box → how it is drawn there. */
 final readonly class ItemCompiler
 {
+    /** Of the shorter side: how far what lies behind a picture is blurred. */
+    private const BLURRED_PART = 20;
+
     private TextCompiler $texts;
     private FigureCompiler $figures;
     private FrameCompiler $frames;
@@ -101,18 +105,21 @@ final readonly class ItemCompiler
         }
         $endsMs = $facts->notes->endsMs($this->context->zone);
         [$fromMs, $lastsMs] = $fill->stretch($facts->durationMs) ?? [0, null];
-        $fit = Fit::of($facts->size, $box, $fill->fit, $fill->focusX, $fill->focusY);
+        $fit = $fill->in($facts->size, $box);
 
         return new Item(
             $fill,
             [
                 'kind' => $facts->isVideo() ? 'video' : 'picture',
                 'sha256' => $facts->sha256,
-                'drawn_mpx' => array_map(static fn (Rational $px) => $px->thousandths(), $fit->drawn),
+                'drawn_mpx' => self::thousandths($fit->drawn),
+                'seen_px' => [$fit->visible[2]->round(), $fit->visible[3]->round()],
                 'ground' => $fill->ground?->hex,
                 'cut_ppm' => $fit->cut->times(Rational::of(1_000_000))->round(),
                 'scale_ppm' => $fit->enlargement()->times(Rational::of(1_000_000))->round(),
             ] +
+                ($fill->crop === null ? [] : ['window_mpx' => self::thousandths($fit->window)]) +
+                ($fill->blurredBehind ? ['behind' => self::behind($fill, $facts->size, $box)] : []) +
                 $this->openings($facts, $fit, $box) +
                 ($facts->isVideo() ? ['content_ms' => $lastsMs ?? 0, 'sound' => $fill->sound] : []) +
                 ($fill->trim === null ? [] : ['content_from_ms' => $fromMs]) +
@@ -122,6 +129,32 @@ final readonly class ItemCompiler
             contentMs: $lastsMs,
             over: $endsMs === null || $endsMs > $this->context->untilMs() ? null : $endsMs <= $this->context->fromMs,
         );
+    }
+
+    /**
+     * @param array<int, Rational> $px
+     *
+     * @return array<int, int>
+     */
+    private static function thousandths(array $px): array
+    {
+        return array_map(static fn (Rational $one) => $one->thousandths(), $px);
+    }
+
+    /**
+     * Itself, over the whole box and so far beyond it that the soft edge of the blur is not seen.
+     *
+     * @return array{drawn_mpx: array<int, int>, blur_mpx: int}
+     */
+    private static function behind(MediaFill $fill, Size $source, Size $box): array
+    {
+        $blurPx = max(1, intdiv(min($box->width, $box->height), self::BLURRED_PART));
+        $over = 2 * $blurPx;
+        [$x, $y, $width, $height] = self::thousandths(
+            $fill->in($source, Size::of($box->width + 2 * $over, $box->height + 2 * $over), FitMode::Cover)->drawn,
+        );
+
+        return ['drawn_mpx' => [$x - 1000 * $over, $y - 1000 * $over, $width, $height], 'blur_mpx' => 1000 * $blurPx];
     }
 
     /** @return array<string, mixed> the openings of art, in px of the box */

@@ -57,71 +57,36 @@ final readonly class PlanContext
 
     public function scaledBy(Rational $scale): self
     {
-        return $this->with($scale, $this->ground, $this->farthestMm, $this->pitchUm);
+        return $this->with(['scale' => $scale]);
     }
 
     /** The panels and seams under the zones; none when the canvas is no surface's. */
     public function on(?Ground $ground): self
     {
-        return $this->with($this->scale, $ground, $this->farthestMm, $this->pitchUm);
+        return $this->with(['ground' => $ground]);
     }
 
     /** How far away the farthest viewer stands, in mm, and the surface's pitch. */
     public function seenFrom(int $farthestMm, Rational $pitchUm): self
     {
-        return $this->with($this->scale, $this->ground, $farthestMm, $pitchUm);
+        return $this->with(['farthestMm' => $farthestMm, 'pitchUm' => $pitchUm]);
     }
 
     /** As a house style says: nothing that was drawn otherwise counts. */
     public function styledBy(Palette $palette): self
     {
-        return new self(
-            $this->media,
-            $this->pages,
-            $this->fonts,
-            $this->zone,
-            $this->fromMs,
-            $this->scale,
-            $this->ground,
-            $this->farthestMm,
-            $this->pitchUm,
-            $palette,
-        );
+        return $this->with(['palette' => $palette, 'drawn' => new Drawn()]);
     }
 
     /** Texts stand still, and everything changes by a cut. */
     public function unmoved(): self
     {
-        return new self(
-            $this->media,
-            $this->pages,
-            $this->fonts,
-            $this->zone,
-            $this->fromMs,
-            $this->scale,
-            $this->ground,
-            $this->farthestMm,
-            $this->pitchUm,
-            $this->palette,
-            still: true,
-        );
+        return $this->with(['still' => true, 'drawn' => new Drawn()]);
     }
 
-    private function with(Rational $scale, ?Ground $ground, ?int $farthestMm, ?Rational $pitchUm): self
+    /** @param array<string, mixed> $otherwise by property: readonly ones cannot be set on a clone before PHP 8.3 */
+    private function with(array $otherwise): self
     {
-        return new self(
-            $this->media,
-            $this->pages,
-            $this->fonts,
-            $this->zone,
-            $this->fromMs,
-            $scale,
-            $ground,
-            $farthestMm,
-            $pitchUm,
-            $this->palette,
-            $this->drawn,
-            $this->still,
-        );
+        return (new \ReflectionClass(self::class))->newInstance(...$otherwise + get_object_vars($this));
     }
 }

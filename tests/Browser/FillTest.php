@@ -118,6 +118,35 @@ final class FillTest extends BrowserCase
         $page->until('as before', fn () => count($page->all('.pane-chart path')) === 1);
     }
 
+    /** With the zone's ratio first, by the corner and by px; what lies beside the part is never seen, its bars blur it. */
+    public function testAPictureIsCroppedAndBlursBehindItself(): void
+    {
+        $page = $this->begun('Cropped', 1);
+        $page->press('Stock', '.tabs')->type('#shelf-search', 'Lake at dawn')->press('Put into A');
+        $page->press('Particulars', '.tabs')->tick('Crop: show a part of it')->find('.crop-frame');
+        $crop = static fn (): string => $page->find('[aria-label="Crop, Width px"]')->getAttribute('value').
+            ' × '.$page->find('[aria-label="Crop, Height px"]')->getAttribute('value');
+        $whole = $crop();
+        $page->drag('[data-corner="1,1"]', -60, -30);
+        $page->until('smaller', static fn () => $crop() !== $whole);
+        [$width, $height] = array_map(intval(...), explode(' × ', $crop()));
+        self::assertEqualsWithDelta(16 / 9, $width / $height, 0.01, 'the zone’s ratio is kept');
+        $page->choose('Ratio kept', 'free')->type('[aria-label="Crop, Height px"]', '300', Keys::TAB);
+        $page->click('input[value="contain"]');
+        $inside = static fn (): bool => (bool) $page->script(<<<'JS'
+            const box = document.querySelector('.pane-picture').getBoundingClientRect()
+            const window = document.querySelector('.pane-picture > div')?.getBoundingClientRect()
+            return !!window && window.top > box.top + 5 && window.bottom < box.bottom - 5
+            JS);
+        $page->until('bars above and below', $inside);
+        $page->see(' of 3960 × 2640 px', '#bench-panel');
+        $page->tick('Behind the bars, itself, blurred')->until('blurred', static fn () => $page->script(
+            'return document.querySelector(".pane-picture > img")?.style.filter.startsWith("blur")',
+        ) === true);
+        $this->assertAccessible($page);
+        $page->press('Undo', '.bench-bar')->until('undone', fn () => $page->all('.pane-picture > img') === []);
+    }
+
     /** Art with openings lies over what is laid under them: each of the px that the core found. */
     public function testZonesAreLaidUnderTheOpeningsOfArt(): void
     {

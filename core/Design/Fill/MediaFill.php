@@ -6,12 +6,18 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\Crop;
+use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
 
-/** A picture or a video from the Stock, how it is sized into its zone, and the ground behind it. */
+/**
+ * A picture or a video from the Stock, the part of it that is shown, how it is sized into its zone, and the ground
+ * behind it.
+ */
 final readonly class MediaFill implements Fill
 {
-    private const KEYS = ['kind', 'media', 'fit', 'focus', 'ground', 'faces', 'sound', 'trim'];
+    private const KEYS = ['kind', 'media', 'fit', 'focus', 'ground', 'faces', 'crop', 'behind', 'sound', 'trim'];
     private const MOST_FACES = 50;
 
     /** @param list<Rect> $faces marked by a person, in ppm of the source */
@@ -25,15 +31,22 @@ final readonly class MediaFill implements Fill
         public bool $sound,
         public array $faces,
         public ?Trim $trim,
+        public ?Crop $crop,
+        public bool $blurredBehind,
     ) {
     }
 
-    /** `focus` is in thousandths of a percent per axis; `sound` belongs to videos. */
+    /**
+     * `focus` is in thousandths of a percent per axis; `sound` and `trim` belong to videos, `behind` to pictures: a
+     * video would have to be decoded twice.
+     */
     public static function parse(Input $input, FillKind $kind): self
     {
-        $input->keys($kind === FillKind::Video ? self::KEYS : array_slice(self::KEYS, 0, 6));
+        $others = $kind === FillKind::Video ? ['behind'] : ['sound', 'trim'];
+        $input->keys(array_values(array_diff(self::KEYS, $others)));
         $focus = $input->list('focus', 2, 2);
         $trim = $kind === FillKind::Video ? $input->optional('trim') : null;
+        $crop = $input->optional('crop');
 
         return new self(
             $kind,
@@ -45,6 +58,8 @@ final readonly class MediaFill implements Fill
             $kind === FillKind::Video && $input->bool('sound'),
             $input->has('faces') ? array_map(self::face(...), $input->list('faces', self::MOST_FACES)) : [],
             $trim === null ? null : Trim::parse($trim),
+            $crop === null ? null : Crop::parse($crop),
+            $input->optional('behind') !== null && $input->choice('behind', ['blurred']) === 'blurred',
         );
     }
 
@@ -66,7 +81,11 @@ final readonly class MediaFill implements Fill
                 ? []
                 : ['faces' => array_map(static fn (Rect $face) => $face->toArray(), $this->faces)]) +
             ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []) +
-            array_filter(['trim' => $this->trim?->toArray()]);
+            array_filter([
+                'crop' => $this->crop?->ppm->toArray(),
+                'behind' => $this->blurredBehind ? 'blurred' : null,
+                'trim' => $this->trim?->toArray(),
+            ]);
     }
 
     /**
@@ -77,6 +96,16 @@ final readonly class MediaFill implements Fill
     public function stretch(?int $durationMs): ?array
     {
         return $durationMs === null ? null : $this->trim?->within($durationMs) ?? [0, $durationMs];
+    }
+
+    /** How it lies in a box: as it is fitted, or otherwise. */
+    public function in(Size $source, Size $box, ?FitMode $mode = null): Fit
+    {
+        $how = [$box, $mode ?? $this->fit, $this->focusX, $this->focusY];
+
+        return $this->crop === null
+            ? Fit::of($source, ...$how)
+            : Fit::ofPart($source, $this->crop->of($source), ...$how);
     }
 
     private static function face(Input $input): Rect

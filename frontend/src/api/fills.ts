@@ -39,9 +39,12 @@ interface MediaLook {
   /** null: what lies under it is seen, through it and beside it. */
   ground: string | null
   faces?: Rect[]
+  /** The part that is shown, in ppm of its sides. */
+  crop?: Rect | null
 }
 export interface PictureFill extends MediaLook {
   kind: 'picture'
+  behind?: 'blurred' | null
 }
 export interface VideoFill extends MediaLook {
   kind: 'video'

@@ -34,7 +34,12 @@ function set(part: Partial<Fill>, target: string): void {
     :label="t('fill.colour-label')"
     :value="fill.colour"
     @set="(colour) => set({ colour }, 'colour')" />
-  <MediaFields v-else-if="fill.kind === 'picture' || fill.kind === 'video'" :fill="fill" :item="items[0]" @set="set" />
+  <MediaFields
+    v-else-if="fill.kind === 'picture' || fill.kind === 'video'"
+    :fill="fill"
+    :item="items[0]"
+    :zone="design.zone ? [design.zone.rect[2], design.zone.rect[3]] : undefined"
+    @set="set" />
   <TextFields v-else-if="fill.kind === 'text' || fill.kind === 'clock' || fill.kind === 'count'" :fill="fill" :item="items[0]" @set="set" />
   <DialFields v-else-if="fill.kind === 'dial'" :fill="fill" @set="set" />
   <QrFields v-else-if="fill.kind === 'qr'" :fill="fill" :item="items[0]" @set="set" />

@@ -6,11 +6,12 @@ import type { FitMode, MediaFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
 import { percent, pixels, seconds } from '../ui/format'
+import CropFields from './CropFields.vue'
 import FaceMarks from './FaceMarks.vue'
 import GroundField from './GroundField.vue'
 import TrimFields from './TrimFields.vue'
 
-const props = defineProps<{ fill: MediaFill; item: Item | undefined; plain?: boolean }>()
+const props = defineProps<{ fill: MediaFill; item: Item | undefined; plain?: boolean; zone?: [number, number] | undefined }>()
 const emit = defineEmits<{ set: [part: Partial<MediaFill>, target: string] }>()
 const { t } = useI18n()
 const stock = useUploads()
@@ -79,6 +80,7 @@ function point(event: MouseEvent): void {
   <p v-if="item && 'cut_ppm' in item" class="measure" role="status">
     <template v-if="item.cut_ppm > 0">{{ percent(item.cut_ppm / 1e6) }} {{ t('bench.cut') }}</template>
     <template v-else>{{ t('bench.seen') }}</template>
+    <template v-if="media?.size">· {{ t('fill.of-px', { seen: pixels(...item.seen_px), whole: pixels(...media.size) }) }}</template>
     · × {{ (item.scale_ppm / 1e6).toFixed(2) }}
   </p>
   <div class="field-row">
@@ -105,12 +107,26 @@ function point(event: MouseEvent): void {
         @change="focus(1, $event)" />
     </label>
   </div>
+  <CropFields
+    v-if="media?.size"
+    :key="media.id"
+    :crop="fill.crop ?? null"
+    :picture="`/media/${media.sha256}/thumbnail`"
+    :size="media.size"
+    :zone="zone ?? null"
+    @set="(crop) => emit('set', { crop }, 'crop')" />
   <FaceMarks
     v-if="media && !plain"
     :faces="fill.faces ?? []"
     :picture="`/media/${media.sha256}/thumbnail`"
     @set="(faces) => emit('set', { faces }, 'faces')" />
   <GroundField :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
+  <BFormCheckbox
+    v-if="fill.kind === 'picture'"
+    :model-value="fill.behind === 'blurred'"
+    @update:model-value="(on) => emit('set', { behind: on ? 'blurred' : null }, 'behind')">
+    {{ t('fill.behind') }}
+  </BFormCheckbox>
   <TrimFields
     v-if="fill.kind === 'video' && media?.duration_ms"
     :fill="fill"

@@ -15,8 +15,11 @@ type Drawer<Kind extends DrawingKind> = (drawing: Drawings[Kind], mediaUrl: Medi
 const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   standby: () => [],
   colour: () => [],
-  picture: (item, mediaUrl) => [drawPicture(mediaUrl(item.sha256), item.drawn_mpx)],
-  video: (item, mediaUrl) => [drawVideo(mediaUrl(item.sha256), item.drawn_mpx, item.sound)],
+  picture: (item, mediaUrl) => [
+    ...drawBehind(item, mediaUrl),
+    framed(drawPicture(mediaUrl(item.sha256), item.drawn_mpx), item.window_mpx),
+  ],
+  video: (item, mediaUrl) => [framed(drawVideo(mediaUrl(item.sha256), item.drawn_mpx, item.sound), item.window_mpx)],
   text: (item) => {
     const lines = [
       ...drawPlate(item),
@@ -64,6 +67,25 @@ function drawPicture(url: string, drawn: Rect): HTMLImageElement {
   picture.draggable = false
   place(picture, drawn)
   return picture
+}
+
+/** A cropped one: only what is in its window is seen. */
+function framed(drawn: HTMLElement, window: Rect | undefined): HTMLElement {
+  if (!window) return drawn
+  const frame = document.createElement('div')
+  place(frame, window)
+  frame.style.overflow = 'hidden'
+  drawn.style.left = `calc(${drawn.style.left} - ${px(window[0])})`
+  drawn.style.top = `calc(${drawn.style.top} - ${px(window[1])})`
+  frame.append(drawn)
+  return frame
+}
+
+function drawBehind({ sha256, behind }: Drawings['picture'], mediaUrl: MediaUrl): HTMLElement[] {
+  if (!behind) return []
+  const blurred = drawPicture(mediaUrl(sha256), behind.drawn_mpx)
+  blurred.style.filter = `blur(${px(behind.blur_mpx)})`
+  return [blurred]
 }
 
 const drawStill = (still: Still | null, mediaUrl: MediaUrl): Element[] =>

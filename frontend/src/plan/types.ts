@@ -56,6 +56,10 @@ type OneLine = { box_mpx: Rect; align: 'left' | 'centre' | 'right' } & TextLook
 interface Picture {
   sha256: string
   drawn_mpx: Rect
+  /** Of its own px. */
+  seen_px: [number, number]
+  /** Of a cropped one: what is to be seen of it. */
+  window_mpx?: Rect
   ground: string | null
   cut_ppm: number
   scale_ppm: number
@@ -77,7 +81,8 @@ export type LiveSource =
 export interface Drawings {
   standby: object
   colour: { colour: string }
-  picture: Picture
+  /** Behind its bars itself, blurred. */
+  picture: Picture & { behind?: { drawn_mpx: Rect; blur_mpx: number } }
   /** So long; of a part of a file, from so far into it on. */
   video: Picture & { content_ms: number; content_from_ms?: number; sound: boolean }
   text: { lines: TextLine[]; ticker?: Way; entrance?: Entrance } & TextLook

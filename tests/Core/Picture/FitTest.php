@@ -5,8 +5,11 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Picture;
 
 use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\Crop;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
 
@@ -55,6 +58,26 @@ final class FitTest extends TestCase
             self::assertSame(max($box) / 100, (float) $fit->enlargement()->plain(3));
         }
         self::assertSame('0', Fit::of(Size::of(10, 20), Size::of(20, 40), FitMode::Stretch)->distortion()->plain(3));
+    }
+
+    /** A crop keeps at least a px, whatever its ppm, and its edges meet those of the crop beside it. */
+    public function testCropsMeetAtTheirEdges(): void
+    {
+        foreach ([[1920, 1080], [7, 3], [1, 1]] as [$width, $height]) {
+            $source = Size::of($width, $height);
+            $crop = static fn (int ...$ppm) => Crop::parse(Input::of($ppm))->of($source);
+            self::assertSame([0, 0, $width, $height], $crop(0, 0, 1_000_000, 1_000_000)->toArray());
+            foreach ([1, 333_333, 999_999] as $ppm) {
+                $left = $crop(0, 0, $ppm, 1_000_000);
+                $right = $crop($ppm, 0, 1_000_000 - $ppm, 1_000_000);
+                self::assertSame($width, max($right->right(), $left->right()));
+                self::assertGreaterThan(0, min($left->width, $right->width));
+                self::assertLessThanOrEqual(1, abs($left->right() - $right->x));
+            }
+        }
+        $beyond = ['value' => 500_001, 'least' => 1, 'most' => 500_000];
+        $this->expectExceptionObject(Refusal::because('input.range', '/2', $beyond));
+        Crop::parse(Input::of([500_000, 0, 500_001, 10]));
     }
 
     /** For every mode: what is drawn inside the box plus bars is the box, and seen plus cut is the whole picture. */
