@@ -533,6 +533,11 @@ return [
         'The letters of {letter} have a contrast of {ratio} to their ground; {least} is wanted.',
         'Choose a lighter or darker colour for the letters or the ground, or give them a plate.',
     ],
+    'text.contrast_under' => [
+        'The letters of {letter} have a contrast of {ratio} to what lies under them, at the worst place; {least} is '.
+            'wanted.',
+        'Give them a plate, a ground or an outline, or move them to where the picture is calmer.',
+    ],
     'text.too_fast' => [
         'The text of {letter} runs by at {rate} characters a second; more than {most} are hard to follow.',
         'Let it run more slowly, or shorten it.',

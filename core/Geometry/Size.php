@@ -38,6 +38,11 @@ final readonly class Size
         return $degrees % 180 === 0 ? $this : new self($this->height, $this->width);
     }
 
+    public function area(): int
+    {
+        return $this->width * $this->height;
+    }
+
     public function shortSide(): int
     {
         return min($this->width, $this->height);

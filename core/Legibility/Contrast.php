@@ -22,8 +22,12 @@ final class Contrast
      */
     public static function ratio(string $ink, string $ground): float
     {
-        [$one, $other] = [self::luminance($ink), self::luminance($ground)];
+        return self::between(self::luminance($ink), self::luminance($ground));
+    }
 
+    /** The same of two relative luminances. */
+    public static function between(float $one, float $other): float
+    {
         return (max($one, $other) + 0.05) / (min($one, $other) + 0.05);
     }
 
@@ -32,11 +36,18 @@ final class Contrast
     {
         $parts = [];
         foreach ([1, 3, 5] as $at) {
-            $share = hexdec(substr($hex, $at, 2)) / 255;
-            $parts[] = $share <= 0.04045 ? $share / 12.92 : (($share + 0.055) / 1.055) ** 2.4;
+            $parts[] = self::linear((int) hexdec(substr($hex, $at, 2)));
         }
 
         return 0.2126 * $parts[0] + 0.7152 * $parts[1] + 0.0722 * $parts[2];
+    }
+
+    /** One part of an sRGB colour, 0 to 255, as light, 0 to 1 (IEC 61966-2-1 §5.2). */
+    public static function linear(int $part): float
+    {
+        $share = $part / 255;
+
+        return $share <= 0.04045 ? $share / 12.92 : (($share + 0.055) / 1.055) ** 2.4;
     }
 
     /** Said with two digits, never rounded up: 4.499 is not 4.5. */

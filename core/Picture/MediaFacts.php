@@ -14,7 +14,10 @@ final readonly class MediaFacts
 {
     public MediaNotes $notes;
 
-    /** @param list<Opening> $openings in source px; of art with alpha */
+    /**
+     * @param list<Opening>             $openings in source px; of art with alpha
+     * @param ?\Closure(): ?LightGrid $light    how light it is, fetched when somebody asks
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -25,8 +28,15 @@ final readonly class MediaFacts
         public ?int $durationMs,
         public array $openings = [],
         ?MediaNotes $notes = null,
+        private ?\Closure $light = null,
     ) {
         $this->notes = $notes ?? MediaNotes::none();
+    }
+
+    /** Null where nobody has looked. */
+    public function light(): ?LightGrid
+    {
+        return $this->light === null ? null : ($this->light)();
     }
 
     public function isVideo(): bool

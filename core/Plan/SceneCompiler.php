@@ -7,6 +7,11 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\Fill\Entry;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\LiveFill;
+use UpperPane\Core\Design\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Design\Scene;
@@ -50,6 +55,12 @@ final readonly class SceneCompiler
             $items->compile($scene->ground, $this->place->size()),
             array_map(fn (ZonePlan $zone) => $zone->movedBy($this->place->x, $this->place->y), $zones),
             [...self::missing($at), ...$findings, ...self::ofPlacing($at->design, $placing)],
+            array_values(
+                array_filter(
+                    array_map(fn (Placed $one) => $this->design->zone($one->zone), $placing->placed),
+                    static fn (Zone $zone) => self::isHeard($zone->fill()),
+                ),
+            ),
         );
     }
 
@@ -71,6 +82,37 @@ final readonly class SceneCompiler
                 $placed,
             ),
         );
+    }
+
+    private static function isHeard(Fill $fill): bool
+    {
+        return match (true) {
+            $fill instanceof MediaFill, $fill instanceof LiveFill => $fill->sound,
+            $fill instanceof PlaylistFill => array_filter(
+                $fill->entries,
+                static fn (Entry $entry) => $entry->enabled && self::isHeard($entry->fill),
+            ) !== [],
+            default => false,
+        };
+    }
+
+    /**
+     * These zones, and all that lie over or under one of them.
+     *
+     * @param list<string> $zones
+     *
+     * @return list<string>
+     */
+    public static function overlapping(Placing $placing, array $zones): array
+    {
+        $boxes = array_map(static fn (Placed $one) => $one->box(), $placing->placed);
+        $these = array_intersect_key($boxes, array_flip($zones));
+        $all = array_filter(
+            $boxes,
+            static fn (Rect $box) => array_filter($these, static fn (Rect $one) => $one->common($box) !== null) !== [],
+        );
+
+        return array_map(strval(...), array_keys($these + $all));
     }
 
     /** @return list<string> zone ids in reading order, floats after what they lie over */

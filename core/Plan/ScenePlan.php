@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Design\Scene;
+use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Rect;
 
 /**
@@ -19,6 +20,7 @@ final readonly class ScenePlan
      * @param Rect           $place    the part of the surface's canvas that it covers
      * @param list<ZonePlan> $zones    back to front
      * @param list<Finding>  $findings of the layout and its reflow
+     * @param list<Zone>     $heard    zones with a sound, also of those whose plans were not wanted
      */
     public function __construct(
         public Scene $scene,
@@ -27,6 +29,7 @@ final readonly class ScenePlan
         public Item $ground,
         public array $zones,
         public array $findings,
+        public array $heard = [],
     ) {
     }
 

@@ -16,9 +16,10 @@ final readonly class Preflight
     /**
      * @param list<Rule> $rules on single zones: they belong to the first tier and are asked again for every zone that
      *     changed
-     * @param list<SceneRule> $scenes
+     * @param list<SceneRule> $scenes   on a scene, however many of its zones were compiled
+     * @param list<SceneRule> $overlaps on each zone and those that lie over or under it
      */
-    private function __construct(private array $rules, private array $scenes)
+    private function __construct(private array $rules, private array $scenes, private array $overlaps)
     {
     }
 
@@ -46,14 +47,15 @@ final readonly class Preflight
                 new Rule\NoLongerAllowed(),
                 new Rule\ChartUnclear(),
             ],
-            [new Rule\Hidden(), new Rule\SoundsTogether()],
+            [new Rule\SoundsTogether()],
+            [new Rule\Hidden(), new Rule\ContrastOver()],
         );
     }
 
     /** With more rules on zones. */
     public function with(Rule ...$rules): self
     {
-        return new self([...$this->rules, ...array_values($rules)], $this->scenes);
+        return new self([...$this->rules, ...array_values($rules)], $this->scenes, $this->overlaps);
     }
 
     /**
@@ -74,14 +76,27 @@ final readonly class Preflight
     }
 
     /**
-     * @return list<Finding> of a scene's layout: what was found when it was placed, and how its zones lie to each other
+     * @return list<Finding> of a scene as a whole: what was found when it was placed, and what its zones do together
      */
     public function scene(ScenePlan $scene): array
     {
-        return [
-            ...$scene->findings,
-            ...array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $this->scenes)),
-        ];
+        return [...$scene->findings, ...self::asked($this->scenes, $scene)];
+    }
+
+    /** @return list<Finding> how its zones lie to each other; each names the zone that it belongs to */
+    public function overlaps(ScenePlan $scene): array
+    {
+        return self::asked($this->overlaps, $scene);
+    }
+
+    /**
+     * @param list<SceneRule> $rules
+     *
+     * @return list<Finding>
+     */
+    private static function asked(array $rules, ScenePlan $scene): array
+    {
+        return array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $rules));
     }
 
     /** @return list<Finding> of the whole plan: its round, its scenes' layouts, and every zone */
@@ -89,7 +104,12 @@ final readonly class Preflight
     {
         $findings = $plan->findings;
         foreach ($plan->scenes as $scene) {
-            $findings = [...$findings, ...$this->scene($scene), ...$this->zones($scene->zones)];
+            $findings = [
+                ...$findings,
+                ...$this->scene($scene),
+                ...$this->overlaps($scene),
+                ...$this->zones($scene->zones),
+            ];
         }
 
         return self::each($findings);

@@ -8,20 +8,22 @@ use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\AlphaReader;
+use UpperPane\App\Adapter\LightReader;
 use UpperPane\App\Adapter\MediaConverter;
 use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Adapter\MediaProbe;
 use UpperPane\App\Adapter\PageDrawer;
 use UpperPane\App\Adapter\Thumbnailer;
 use UpperPane\App\Entity\Media;
+use UpperPane\App\Repository\Lights;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Picture\CutOut;
 use UpperPane\Core\Picture\Opening;
 use UpperPane\Core\Picture\Room;
 
 /**
- * Looks at a new file of the Stock: px, duration, thumbnail; makes something that players can show of what they cannot;
- * or says why it cannot be used.
+ * Looks at a new file of the Stock: px, duration, thumbnail, how light it is; makes something that players can show of
+ * what they cannot; or says why it cannot be used.
  *
  * @phpstan-import-type Facts from MediaProbe
  */
@@ -36,6 +38,8 @@ final readonly class InspectMedia implements Handler
         private Thumbnailer $thumbnailer,
         private MediaConverter $converter,
         private AlphaReader $alpha,
+        private LightReader $light,
+        private Lights $lights,
         private PageDrawer $drawer,
         private Queue $queue,
         private string $varDir,
@@ -59,9 +63,11 @@ final readonly class InspectMedia implements Handler
             [$shown, $facts] = PageDrawer::draws($media->mime)
                 ? $this->drawn($media, $local, $made, (int) ($payload['page'] ?? 1))
                 : $this->played($media, $local, $made);
-            $this->files->write(
-                MediaFiles::thumbnail($media->sha256),
-                $this->thumbnailer->make($shown, $media->mime),
+            $thumbnail = $this->thumbnailer->make($shown, $media->mime);
+            $this->files->write(MediaFiles::thumbnail($media->sha256), $thumbnail);
+            $this->lights->keep(
+                $media->sha256,
+                $this->light->read($shown, $media->mime, $facts['size'], $facts['duration_ms'], $thumbnail),
             );
             [$media->width, $media->height] = $facts['size']->toArray();
             $media->durationMs = $facts['duration_ms'];

@@ -22,7 +22,7 @@ final class MediaLibrary implements MediaShelf
     /** @var array<string, ?MediaFacts> */
     private array $known = [];
 
-    public function __construct(private readonly Connection $database)
+    public function __construct(private readonly Connection $database, private readonly Lights $lights)
     {
     }
 
@@ -53,6 +53,7 @@ final class MediaLibrary implements MediaShelf
                     $row['duration_ms'] === null ? null : (int) $row['duration_ms'],
                     self::openings($row['openings']),
                     MediaNotes::parse(Input::of(json_decode((string) $row['notes'], true))),
+                    fn () => $this->lights->of($row['sha256']),
                 );
             }
         }

@@ -45,6 +45,54 @@ final class EditTest extends ApiCase
         );
     }
 
+    /**
+     * What is found of zones that lie over each other is said anew when one of them changes, and stays when others do;
+     * the light of the picture below was looked at by the worker.
+     */
+    public function testWhatLiesOverAndUnderIsJudgedTogether(): void
+    {
+        $this->signIn();
+        $found = static function (array $answer, string $zone): ?array {
+            $zones = $answer['findings']['scenes']['s-rest']['zones'];
+
+            return isset($zones[$zone]) ? array_column($zones[$zone], 'code') : null;
+        };
+        $stock = $this->call('GET', '/api/sites/harrowmere/stock', null, 200)['media'];
+        $lake = array_column($stock, 'id', 'name')['Lake at dawn.jpg'];
+        $float = static fn (string $zone, array $size) => [
+            'do' => 'float.place',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'float' => ['zone' => $zone, 'frame' => 'pane:z-right', 'anchor' => 'top', 'offset' => ['0px', '0px']] + [
+                'size' => $size,
+                'turn' => 0,
+            ],
+            'before' => null,
+        ];
+        $words = ['colour' => '#FFFFFF', 'ground' => null] + Sketch::text('Sunrise', 60);
+        $bare = $this->edit(
+            [
+                Sketch::fill('z-right', Sketch::picture($lake)),
+                $float('z-words', ['80%', '20%']),
+                Sketch::fill('z-words', $words),
+            ],
+            1,
+        );
+        self::assertContains('text.contrast_under', $found($bare, 'z-words'));
+        $dark = $this->edit([Sketch::fill('z-right', Sketch::colour('#101010'))], 2);
+        self::assertNotContains('text.contrast_under', $found($dark, 'z-words') ?? self::fail('not judged again'));
+
+        $covered = $this->edit(
+            [$float('z-over', ['100%', '100%']), Sketch::fill('z-over', Sketch::colour('#333333'))],
+            3,
+        );
+        self::assertContains('zone.hidden', $found($covered, 'z-right'));
+        $elsewhere = $this->edit([Sketch::fill('z-middle', Sketch::colour('#222222'))], 4);
+        self::assertNull($found($elsewhere, 'z-right'), 'stands as it was said');
+        $whole = $this->call('GET', '/api/documents/'.self::BOARD, null, 200);
+        self::assertContains('zone.hidden', $found($whole, 'z-right'));
+    }
+
     public function testUndoAndRedoAreOnesOwn(): void
     {
         $this->signIn();

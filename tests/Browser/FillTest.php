@@ -118,7 +118,7 @@ final class FillTest extends BrowserCase
         $page->until('as before', fn () => count($page->all('.pane-chart path')) === 1);
     }
 
-    /** With the zone's ratio first, by the corner and by px; what lies beside the part is never seen, its bars blur it. */
+    /** With the zone's ratio first, by its corner and by px; what lies beside the part is never seen. */
     public function testAPictureIsCroppedAndBlursBehindItself(): void
     {
         $page = $this->begun('Cropped', 1);

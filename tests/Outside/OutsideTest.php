@@ -330,12 +330,14 @@ final class OutsideTest extends TestCase
         $whole = $part === null ? '' : 'a part of ';
         $what = "$whole{$source->width} × {$source->height} $css at {$focus[0]} % {$focus[1]} %";
         // What lies beside the part is seen in Chromium's bars; ours are bare.
-        $part ?? self::assertEqualsWithDelta(
-            [$left, 800 - $right, $top, 600 - $bottom],
-            [min($across), max($across) + 1, min($down), max($down) + 1],
-            1.0,
-            $what,
-        );
+        if ($part === null) {
+            self::assertEqualsWithDelta(
+                [$left, 800 - $right, $top, 600 - $bottom],
+                [min($across), max($across) + 1, min($down), max($down) + 1],
+                1.0,
+                $what,
+            );
+        }
         // One px of the picture may be several colours; two more for the drawing's smoothing.
         [$seenX, $seenY, $seenWidth, $seenHeight] = $fit['visible'];
         foreach ([[0.1, 0.1], [0.5, 0.5], [0.9, 0.2]] as [$x, $y]) {

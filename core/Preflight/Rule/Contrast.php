@@ -16,7 +16,7 @@ use UpperPane\Core\Surface\Legibility;
 
 /**
  * Letters that hardly stand out from what is around them (model §5): a plate, else the ground; an outline that does
- * stand out from it is as good. What lies under a text without a ground is not known here.
+ * stand out from it is as good. Of a text without a ground, see {@see ContrastOver}.
  */
 final class Contrast extends ItemRule
 {
@@ -34,7 +34,7 @@ final class Contrast extends ItemRule
             Ratio::ratio($style->colour->hex, $ground->hex),
             $style->effects->outline === null ? 0 : Ratio::ratio($style->effects->outline->colour->hex, $ground->hex),
         );
-        $least = self::isLarge($item, $zone) ? Ratio::LEAST_LARGE : Ratio::LEAST;
+        $least = self::least($item, $zone);
 
         return $ratio < $least
             ? $this->finding('text.contrast', Severity::Caution, $zone, $item, [
@@ -44,12 +44,15 @@ final class Contrast extends ItemRule
             : null;
     }
 
-    private static function isLarge(Item $item, ZonePlan $zone): bool
+    /** What is wanted of letters of that height, seen from there. */
+    public static function least(Item $item, ZonePlan $zone): float
     {
         $cap = $item->set?->capHeightPx;
-
-        return $cap !== null
+        $large =
+            $cap !== null
             && $zone->leastCapPx !== null
             && $cap->compare(Rational::of($zone->leastCapPx * self::LARGE_ARCMIN, Legibility::LEAST_ARCMIN)) >= 0;
+
+        return $large ? Ratio::LEAST_LARGE : Ratio::LEAST;
     }
 }

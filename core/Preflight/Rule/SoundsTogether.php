@@ -6,9 +6,8 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Plan\ScenePlan;
-use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\SceneRule;
 
 /** Several zones of a scene that are heard: nobody can follow two sounds at once. */
@@ -16,24 +15,19 @@ final class SoundsTogether implements SceneRule
 {
     public function check(ScenePlan $scene): array
     {
-        $heard = array_values(array_filter($scene->zones, self::isHeard(...)));
+        $heard = $scene->heard;
         if (count($heard) < 2) {
             return [];
         }
-        $letters = array_map(static fn (ZonePlan $zone) => $zone->zone->letter(), $heard);
+        $letters = array_map(static fn (Zone $zone) => $zone->letter(), $heard);
 
         return [
-            Finding::of('sound.several', Severity::Caution, $heard[1]->path(), [
-                'zone' => $heard[1]->zone->id,
-                'letter' => $heard[1]->zone->letter(),
+            Finding::of('sound.several', Severity::Caution, "/zones/{$heard[1]->id}", [
+                'zone' => $heard[1]->id,
+                'letter' => $heard[1]->letter(),
                 'letters' => implode(', ', $letters),
                 'scene' => $scene->scene->id,
             ]),
         ];
-    }
-
-    private static function isHeard(ZonePlan $zone): bool
-    {
-        return array_filter($zone->items, static fn (Item $item) => ($item->drawing['sound'] ?? false) === true) !== [];
     }
 }

@@ -14,6 +14,7 @@ import { useDrawing } from './drawing'
 import PreviewAlone from './PreviewAlone.vue'
 import type { FloatDrag } from './useFloatDrag'
 import FloatLayer from './FloatLayer.vue'
+import FoundPlace from './FoundPlace.vue'
 import GuideLayer from './GuideLayer.vue'
 import LatticeLayer from './LatticeLayer.vue'
 import MullionHandles from './MullionHandles.vue'
@@ -189,6 +190,7 @@ function keys(event: KeyboardEvent): void {
           <FloatLayer ref="floating" :scale="scale" :editable="editable" :quiet="playing" @drag="hold" />
           <GuideLayer v-if="!playing" :scale="scale" :editable="editable" />
           <LatticeLayer v-if="drawing.carving && editable && !playing" :scale="scale" />
+          <FoundPlace v-if="!playing" :scale="scale" />
           <DimensionLines :scale="scale" :drag="mullions.drag.value" />
           <TextInPlace
             v-if="writing && !playing"

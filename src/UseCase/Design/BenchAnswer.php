@@ -251,7 +251,13 @@ final readonly class BenchAnswer
                     ),
                 );
 
-                return [$this->compiled($scene, $sameLayouts ? $changed : null), $sameLayouts ? $changed : null];
+                if (!$sameLayouts) {
+                    return [$this->compiled($scene), null];
+                }
+                $placing = $this->placingOf(LayoutAt::of($this->design, $scene->id, false));
+                $judged = SceneCompiler::overlapping($placing, $changed);
+
+                return [$this->compiled($scene, SceneCompiler::overlapping($placing, $judged)), $judged];
             }, $scenes),
         );
     }
@@ -288,16 +294,24 @@ final readonly class BenchAnswer
         return [
             'general' => array_map($write, $general),
             'scenes' => (object) array_map(static function (array $judged) use ($preflight, $write): array {
-                [$plan] = $judged;
+                [$plan, $only] = $judged;
                 $zones = [];
                 foreach ($plan->zones as $zone) {
-                    $zones[$zone->zone->id] = array_map($write, $preflight->zones([$zone]));
+                    if ($only === null || in_array($zone->zone->id, $only, true)) {
+                        $zones[$zone->zone->id] = array_map($write, $preflight->zones([$zone]));
+                    }
+                }
+                foreach ($preflight->overlaps($plan) as $finding) {
+                    $of = is_string($finding->params['zone'] ?? null) ? $finding->params['zone'] : '';
+                    if (isset($zones[$of])) {
+                        $zones[$of][] = $finding->toArray();
+                    }
                 }
 
                 return [
                     'layout' => array_map($write, $preflight->scene($plan)),
                     'zones' => (object) $zones,
-                    'all' => $judged[1] === null,
+                    'all' => $only === null,
                 ];
             }, $scenes),
         ];
