@@ -498,6 +498,10 @@ return [
         'Make it smaller.',
     ],
     'text.font_unknown' => ['There is no face “{family}” of weight {weight}.', 'Choose one of: {known}.'],
+    'text.run_misplaced' => [
+        'Characters {from} to {to} cannot be set otherwise: they must lie between {free} and {end}.',
+        'Mark characters that are in the text and not marked already.',
+    ],
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill, or merge it with a neighbour.'],
     'playlist.empty' => ['The playlist of {letter} has no enabled entry.', 'Add an entry or enable one.'],

@@ -55,6 +55,19 @@ final readonly class Item
         return $this->with(['unstyled' => $why]);
     }
 
+    /** @return list<int> of the faces that it is written in, each once */
+    public function weights(): array
+    {
+        /** @var array{weight?: int, lines?: list<array{parts?: list<array{weight?: int}>}>} $drawing */
+        $drawing = $this->drawing;
+        $weights = isset($drawing['weight']) ? [$drawing['weight']] : [];
+        foreach ($drawing['lines'] ?? [] as $line) {
+            $weights = [...$weights, ...array_column($line['parts'] ?? [], 'weight')];
+        }
+
+        return array_values(array_unique($weights));
+    }
+
     /** Whether nothing behind it is seen, as far as its colours say. */
     public function isOpaque(): bool
     {

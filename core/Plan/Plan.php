@@ -143,8 +143,8 @@ final readonly class Plan
     {
         $fonts = [];
         foreach ($this->items() as $item) {
-            [$family, $weight] = [$item->drawing['font'] ?? null, $item->drawing['weight'] ?? null];
-            if (is_string($family) && is_int($weight)) {
+            $family = $item->drawing['font'] ?? null;
+            foreach (is_string($family) ? $item->weights() : [] as $weight) {
                 $face = $this->context->fonts->face($family, $weight);
                 $fonts[$face->file] = ['family' => $face->family, 'weight' => $face->weight, 'file' => $face->file];
             }

@@ -8,6 +8,7 @@ use UpperPane\Core\Design\Fill\ClockFill;
 use UpperPane\Core\Design\Fill\CountFill;
 use UpperPane\Core\Design\Fill\Entrance;
 use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\Gradient;
 use UpperPane\Core\Design\Fill\Outline;
 use UpperPane\Core\Design\Fill\Plate;
 use UpperPane\Core\Design\Fill\Shadow;
@@ -17,6 +18,7 @@ use UpperPane\Core\Design\Fill\Ticker;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Text\FontFace;
+use UpperPane\Core\Text\Measure;
 use UpperPane\Core\Text\ReadingTime;
 use UpperPane\Core\Text\SetText;
 use UpperPane\Core\Text\TextMode;
@@ -26,7 +28,9 @@ use UpperPane\Core\Time\OffsetTable;
 /**
  * Texts and what is written like them, in a box → lines with their places.
  *
- * @phpstan-type Line array{text?: string, x_mpx: int, y_mpx: int, width_mpx: int}
+ * @phpstan-import-type Part from TextRuns
+ *
+ * @phpstan-type Line array{text?: string, x_mpx: int, y_mpx: int, width_mpx: int, parts?: list<Part>}
  */
 final readonly class TextCompiler
 {
@@ -40,7 +44,9 @@ final readonly class TextCompiler
     public function text(TextFill $fill, Size $box): Item
     {
         [$face, $inner, $padding] = $this->frame($fill->style, $box);
-        $set = $this->setOf($fill, $face, $inner);
+        $across = $fill->ticker?->runsAcross() === true;
+        $runs = TextRuns::of($fill, $across ? self::onOneLine(...) : null);
+        $set = $this->setOf($fill, $runs->faces($face, $this->faceOf($fill->style)), $inner);
         $lineMpx = $set->lineHeightPx->thousandths();
         $topMpx =
             $this->top($fill->style->valign, $inner->height * 1000, $lineMpx * count($set->lines)) + $padding * 1000;
@@ -52,7 +58,7 @@ final readonly class TextCompiler
                 'x_mpx' => $padding * 1000 + $this->left($fill->style->align, $inner->width * 1000, $widthMpx),
                 'y_mpx' => $topMpx + $index * $lineMpx,
                 'width_mpx' => $widthMpx,
-            ];
+            ] + $runs->parts($line['text'], $line['at']);
         }
         $way = $fill->ticker === null ? null : $this->way($fill->ticker, $lines, $lineMpx, $box);
         if ($fill->ticker !== null) {
@@ -63,6 +69,7 @@ final readonly class TextCompiler
             $fill,
             ['kind' => 'text', 'lines' => $lines] +
                 $this->styling($fill->style, $set, $lineMpx) +
+                self::gradient($fill->style->effects->gradient, $lines, $lineMpx) +
                 $this->plate($fill->style->effects->plate, $lines, $lineMpx) +
                 ($way === null ? self::entrance($fill->entrance, $lines) : ['ticker' => $way]),
             set: $set,
@@ -124,32 +131,76 @@ final readonly class TextCompiler
             $drawing + [
                 'box_mpx' => [$padding * 1000, $topMpx, $inner->width * 1000, $lineMpx],
                 'align' => $style->align,
-            ] + $this->styling($style, $set, $lineMpx) + $this->plate($style->effects->plate, [$line], $lineMpx),
+            ] + $this->styling($style, $set, $lineMpx) +
+                self::gradient($style->effects->gradient, [$line], $lineMpx) +
+                $this->plate($style->effects->plate, [$line], $lineMpx),
             set: $set,
         );
     }
 
-    private function setOf(TextFill $fill, FontFace $face, Size $inner): SetText
+    private function setOf(TextFill $fill, Measure $faces, Size $inner): SetText
     {
-        if ($fill->ticker === null) {
-            return $this->set($fill->text, $face, $fill->style, $inner);
-        }
-
-        return $fill->ticker->runsAcross()
-            ? $this->set(
-                (string) preg_replace('/\s*(\r\n|\r|\n)\s*/', self::BETWEEN, $fill->text),
-                $face,
+        return match ($fill->ticker?->runsAcross()) {
+            null => $this->set($fill->text, $faces, $fill->style, $inner),
+            true => $this->set(
+                self::onOneLine($fill->text),
+                $faces,
                 $fill->style,
                 Size::of(Size::LARGEST_PX, $inner->height),
                 TextMode::AsSet,
-            )
-            : $this->set(
+            ),
+            false => $this->set(
                 $fill->text,
-                $face,
+                $faces,
                 $fill->style,
                 Size::of($inner->width, Size::LARGEST_PX),
                 TextMode::Wrap,
-            );
+            ),
+        };
+    }
+
+    private static function onOneLine(string $text): string
+    {
+        return (string) preg_replace('/\s*(\r\n|\r|\n)\s*/', self::BETWEEN, $text);
+    }
+
+    /** @return \Closure(int): FontFace the faces of its family by weight, spaced as it is */
+    private function faceOf(TextStyle $style): \Closure
+    {
+        return fn (int $weight) => $this->context->fonts
+            ->face($style->font, $weight)
+            ->spaced($style->effects->spacingThousandths);
+    }
+
+    /**
+     * @param list<Line> $lines
+     *
+     * @return array{gradient?: array{to: string, angle: int, rect_mpx: array{int, int, int, int}}} across all the lines
+     */
+    private static function gradient(?Gradient $gradient, array $lines, int $lineMpx): array
+    {
+        return $gradient === null || $lines === []
+            ? []
+            : [
+                'gradient' => [
+                    'to' => $gradient->to->hex,
+                    'angle' => $gradient->degrees,
+                    'rect_mpx' => self::around($lines, $lineMpx),
+                ],
+            ];
+    }
+
+    /**
+     * @param non-empty-list<Line> $lines
+     *
+     * @return array{int, int, int, int}
+     */
+    private static function around(array $lines, int $lineMpx): array
+    {
+        $left = min(array_column($lines, 'x_mpx'));
+        $right = max(array_map(static fn (array $line) => $line['x_mpx'] + $line['width_mpx'], $lines));
+
+        return [$left, $lines[0]['y_mpx'], $right - $left, $lineMpx * count($lines)];
     }
 
     /**
@@ -254,18 +305,12 @@ final readonly class TextCompiler
             return [];
         }
         $grown = 1000 * $this->context->px($plate->paddingPx);
-        $left = min(array_column($lines, 'x_mpx'));
-        $right = max(array_map(static fn (array $line) => $line['x_mpx'] + $line['width_mpx'], $lines));
+        [$left, $top, $width, $height] = self::around($lines, $lineMpx);
 
         return [
             'plate' => [
                 'colour' => $plate->colour->hex,
-                'rect_mpx' => [
-                    $left - $grown,
-                    $lines[0]['y_mpx'] - $grown,
-                    $right - $left + 2 * $grown,
-                    $lineMpx * count($lines) + 2 * $grown,
-                ],
+                'rect_mpx' => [$left - $grown, $top - $grown, $width + 2 * $grown, $height + 2 * $grown],
                 'radius_mpx' => 1000 * $this->context->px($plate->radiusPx),
             ],
         ];
@@ -277,12 +322,11 @@ final readonly class TextCompiler
         $wanted = $this->context->px($style->paddingPx) + $this->context->px($style->effects->plate->paddingPx ?? 0);
         $padding = min($wanted, intdiv(min($box->width, $box->height) - 1, 2));
         $inner = Size::of($box->width - 2 * $padding, $box->height - 2 * $padding);
-        $face = $this->context->fonts->face($style->font, $style->weight);
 
-        return [$face->spaced($style->effects->spacingThousandths), $inner, $padding];
+        return [$this->faceOf($style)($style->weight), $inner, $padding];
     }
 
-    private function set(string $text, FontFace $face, TextStyle $style, Size $inner, ?TextMode $mode = null): SetText
+    private function set(string $text, Measure $face, TextStyle $style, Size $inner, ?TextMode $mode = null): SetText
     {
         return TextSetter::set(
             $text,

@@ -16,7 +16,7 @@ use UpperPane\Core\Text\Shaping\Shaper;
  *
  * @phpstan-import-type Tables from FontReader
  */
-final readonly class FontFace
+final readonly class FontFace implements Measure
 {
     private const TAB_SPACES = 8;
     private const JOINING = ['liga', 'clig', 'calt'];
@@ -66,14 +66,22 @@ final readonly class FontFace
      * Width in font units; a character the face lacks counts as its missing-glyph box. A tab reaches to the next
      * multiple of eight spaces, or the one behind it when that is nearer than half a zero (CSS Text 3, `tab-size`).
      */
-    public function widthUnits(string $text): int
+    public function widthUnits(string $text, int $at = 0): int
+    {
+        $width = $this->advanceUnits($text);
+
+        return $width - ($width > 0 ? $this->spacing() : 0);
+    }
+
+    /** The same with the room behind the last letter: what follows begins there. */
+    public function advanceUnits(string $text): int
     {
         $width = null;
         foreach (explode("\t", $text) as $part) {
             $width = ($width === null ? 0 : $this->tabbed($width)) + array_sum($this->shaped($part)[0]);
         }
 
-        return (int) $width - ($width > 0 ? $this->spacing() : 0);
+        return (int) $width;
     }
 
     private function spacing(): int
@@ -89,27 +97,19 @@ final readonly class FontFace
         return $units + ($room < intdiv($this->widthUnits('0'), 2) ? $room + $stop : $room);
     }
 
-    /**
-     * Pieces set one after another on an endless line: where each begins, and where its last visible glyph ends, in
-     * font units. A line of pieces i to j is `to[j] − from[i]` wide at any size, so that a text is shaped once, not per
-     * size.
-     *
-     * @param list<string> $pieces
-     *
-     * @return list<array{from: int, to: int}>
-     */
-    public function run(array $pieces): array
+    /** Shaped once, not per size; in font units. */
+    public function run(array $pieces, int $at = 0): array
     {
         [$advances, $places] = $this->shaped(implode('', $pieces));
         $run = [];
-        $at = $bytes = $next = 0;
+        $units = $bytes = $next = 0;
         $visible = [];
         foreach ($pieces as $piece) {
             $bytes += strlen($piece);
             $end = LineBreaker::asLineEnd($piece);
-            $run[] = ['from' => $at, 'to' => $at + ($visible[$end] ??= $this->widthUnits($end))];
+            $run[] = ['from' => $units, 'to' => $units + ($visible[$end] ??= $this->widthUnits($end))];
             for (; $next < count($places) && $places[$next] < $bytes; ++$next) {
-                $at += $advances[$next];
+                $units += $advances[$next];
             }
         }
 

@@ -27,10 +27,13 @@ final class LineBreaker
     /** A dash that begins a word stays with it (UAX #14 LB20a, which PHP's ICU is too old for). */
     private const DASH_BEFORE_WORD = '/(?:^|[ \x{A0}\x{202F}])[-\x{2010}\x{2011}\x{2013}]+\K(?=[\p{Latin}½¼¾·×])/u';
 
-    /** @return list<string> paragraphs, split at forced breaks */
+    /** @return list<array{text: string, at: int}> paragraphs, split at forced breaks, with their byte offsets */
     public static function paragraphs(string $text): array
     {
-        return preg_split('/\r\n|\r|\n/', $text) ?: [''];
+        return array_map(
+            static fn (array $part) => ['text' => $part[0], 'at' => $part[1]],
+            preg_split('/\r\n|\r|\n/', $text, flags: \PREG_SPLIT_OFFSET_CAPTURE) ?: [['', 0]],
+        );
     }
 
     /** @return list<string> the pieces of a paragraph between break opportunities; together they are the paragraph */
@@ -73,9 +76,9 @@ final class LineBreaker
 
     /**
      * @param list<string>                    $pieces
-     * @param list<array{from: int, to: int}> $run    from {@see FontFace::run()}
+     * @param list<array{from: int, to: int}> $run    from {@see Measure::run()}
      *
-     * @return list<string>
+     * @return list<array{text: string, at: int}> with their byte offsets
      */
     public static function lines(array $pieces, array $run, Rational $boxUnits): array
     {
@@ -83,15 +86,15 @@ final class LineBreaker
         $most = $boxUnits->floor();
         $lines = [];
         $line = '';
-        $first = 0;
+        $first = $at = 0;
         foreach ($pieces as $index => $piece) {
             if ($line !== '' && $run[$index]['to'] - $run[$first]['from'] > $most) {
-                $lines[] = self::asLineEnd($line);
-                [$line, $first] = ['', $index];
+                $lines[] = ['text' => self::asLineEnd($line), 'at' => $at];
+                [$at, $line, $first] = [$at + strlen($line), '', $index];
             }
             $line .= $piece;
         }
-        $lines[] = rtrim($line, ' ');
+        $lines[] = ['text' => rtrim($line, ' '), 'at' => $at];
 
         return $lines;
     }

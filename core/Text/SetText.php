@@ -11,7 +11,7 @@ use UpperPane\Core\Geometry\Rational;
  */
 final readonly class SetText
 {
-    /** @param list<array{text: string, width: Rational}> $lines */
+    /** @param list<array{text: string, at: int, width: Rational}> $lines at: byte offset in the text */
     public function __construct(
         public int $sizePx,
         public array $lines,

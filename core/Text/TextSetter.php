@@ -10,6 +10,8 @@ use UpperPane\Core\Geometry\Size;
 /**
  * Lays a text into a box (model §5). Shrink takes the largest whole px from the size down to the least that fits, found
  * by scanning: wrapping is not monotonic. Line height is a factor of the size in thousandths, or 0 for the font's own.
+ *
+ * @phpstan-type Pieces array{pieces: list<string>, run: list<array{from: int, to: int}>, at: int}
  */
 final class TextSetter
 {
@@ -19,7 +21,7 @@ final class TextSetter
     private array $units = [];
 
     private function __construct(
-        private readonly FontFace $face,
+        private readonly Measure $face,
         private readonly TextMode $mode,
         private readonly Size $box,
         private readonly int $lineHeightThousandths,
@@ -28,7 +30,7 @@ final class TextSetter
 
     public static function set(
         string $text,
-        FontFace $face,
+        Measure $face,
         TextMode $mode,
         int $sizePx,
         int $minSizePx,
@@ -39,8 +41,9 @@ final class TextSetter
         $paragraphs = LineBreaker::paragraphs($text);
         $runs = [];
         foreach ($mode->wraps() ? $paragraphs : [] as $paragraph) {
-            $pieces = LineBreaker::pieces($paragraph);
-            $runs[] = ['pieces' => $pieces, 'run' => $face->run($pieces)];
+            $pieces = LineBreaker::pieces($paragraph['text']);
+            $at = $paragraph['at'];
+            $runs[] = ['pieces' => $pieces, 'run' => $face->run($pieces, $at), 'at' => $at];
         }
         $least = $mode->shrinks() ? min($minSizePx, $sizePx) : $sizePx;
         for ($size = $sizePx;; --$size) {
@@ -58,7 +61,7 @@ final class TextSetter
      * What any wrapping needs at least: that the widest piece fits, and lines enough for all that is seen. Saves
      * breaking the lines at sizes far too large.
      *
-     * @param list<array{pieces: list<string>, run: list<array{from: int, to: int}>}> $runs
+     * @param list<Pieces> $runs
      */
     private function mayFit(int $sizePx, array $runs): bool
     {
@@ -83,8 +86,8 @@ final class TextSetter
     }
 
     /**
-     * @param list<string>                                                                     $paragraphs
-     * @param list<array{pieces: list<string>, run: list<array{from: int, to: int}>}> $runs
+     * @param list<array{text: string, at: int}> $paragraphs
+     * @param list<Pieces>                       $runs
      */
     private function at(int $sizePx, array $paragraphs, array $runs): SetText
     {
@@ -92,21 +95,29 @@ final class TextSetter
         $texts = match (true) {
             $this->mode->wraps() => array_merge(
                 ...array_map(
-                    static fn (array $run) => LineBreaker::lines($run['pieces'], $run['run'], $boxUnits),
+                    static fn (array $run) => array_map(
+                        static fn (array $line) => ['text' => $line['text'], 'at' => $run['at'] + $line['at']],
+                        LineBreaker::lines($run['pieces'], $run['run'], $boxUnits),
+                    ),
                     $runs,
                 ),
             ),
             $this->mode === TextMode::Ellipsis => array_map(
-                fn (string $line) => $this->ellipted($line, $sizePx),
+                fn (array $line) => [
+                    'text' => $this->ellipted($line['text'], $line['at'], $sizePx),
+                    'at' => $line['at'],
+                ],
                 $paragraphs,
             ),
             default => $paragraphs,
         };
         $lines = array_map(
-            fn (string $line) => [
-                'text' => $line,
+            fn (array $line) => [
+                'text' => $line['text'],
+                'at' => $line['at'],
                 'width' => Rational::of(
-                    ($this->units[$line] ??= $this->face->widthUnits($line)) * $sizePx,
+                    ($this->units["$line[at] $line[text]"] ??= $this->face->widthUnits($line['text'], $line['at'])) *
+                        $sizePx,
                     $this->face->unitsPerEm(),
                 ),
             ],
@@ -123,22 +134,22 @@ final class TextSetter
             $lines,
             $lineHeight,
             $tooHigh || $tooWide,
-            $this->face->measures(implode("\n", $texts)),
+            $this->face->measures(implode("\n", array_column($texts, 'text'))),
             $this->face->capHeightPx($sizePx),
         );
     }
 
     /** Cut at grapheme clusters until it fits with an ellipsis. */
-    private function ellipted(string $line, int $sizePx): string
+    private function ellipted(string $line, int $at, int $sizePx): string
     {
-        if ($this->face->widthPx($line, $sizePx)->compare(Rational::of($this->box->width)) <= 0) {
+        $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
+        if ($this->face->widthUnits($line, $at) <= $boxUnits) {
             return $line;
         }
         $clusters = self::clusters($line);
-        $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
-        for ($length = $this->mostThatMayFit($clusters, $boxUnits); $length > 0; --$length) {
+        for ($length = $this->mostThatMayFit($clusters, $at, $boxUnits); $length > 0; --$length) {
             $cut = rtrim(implode('', array_slice($clusters, 0, $length))).self::ELLIPSIS;
-            if ($this->face->widthUnits($cut) <= $boxUnits) {
+            if ($this->face->widthUnits($cut, $at) <= $boxUnits) {
                 return $cut;
             }
         }
@@ -152,13 +163,14 @@ final class TextSetter
      *
      * @param list<string> $clusters
      */
-    private function mostThatMayFit(array $clusters, int $boxUnits): int
+    private function mostThatMayFit(array $clusters, int $at, int $boxUnits): int
     {
         [$low, $high] = [0, count($clusters) - 1];
         while ($low < $high) {
             $middle = intdiv($low + $high + 1, 2);
             $fits =
-                $this->face->widthUnits(implode('', array_slice($clusters, 0, $middle))) - $this->face->unitsPerEm() <=
+                $this->face->widthUnits(implode('', array_slice($clusters, 0, $middle)), $at) -
+                    $this->face->unitsPerEm() <=
                 $boxUnits;
             [$low, $high] = $fits ? [$middle, $high] : [$low, $middle - 1];
         }

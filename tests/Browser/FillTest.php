@@ -60,6 +60,34 @@ final class FillTest extends BrowserCase
         $this->assertAccessible($page);
     }
 
+    /** Words are chosen by keys, made bold and coloured; what is typed before them moves them along. */
+    public function testSomeWordsAreBoldAndColoured(): void
+    {
+        $page = $this->begun('Words', 1);
+        $this->words($page, 0, 'gap ahead');
+        $page->find('aside textarea')->click();
+        $page->keys(Keys::CONTROL.Keys::HOME.Keys::NULL.Keys::SHIFT.str_repeat(Keys::ARROW_RIGHT, 3).Keys::NULL);
+        $page->see('Of “gap”', 'aside');
+        $page->press('Bold', 'aside');
+        $part = static fn (): array => (array) $page->script(<<<'JS'
+            const part = [...document.querySelectorAll('.pane-text span')].find((one) => one.style.fontWeight)
+            return [part?.textContent, part?.style.fontWeight, part?.style.color]
+            JS);
+        $page->until('bold', static fn () => $part() === ['gap', '700', '']);
+        $page->type('[aria-label="Their colour #"]', '#FFD27A', Keys::ENTER);
+        $page->until('coloured', static fn () => $part() === ['gap', '700', 'rgb(255, 210, 122)']);
+        $page->find('aside textarea')->click();
+        $page->keys(Keys::CONTROL.Keys::HOME.Keys::NULL.'Mind the ');
+        $page->until('moved along', static fn () => str_contains(
+            (string) $page->script('return document.querySelector(".pane-text").textContent'),
+            'Mind the gap ahead',
+        ) && $part()[0] === 'gap');
+        $page->tick('Gradient in the letters')->until('shaded', static fn () => $page->script(
+            'return [...document.querySelectorAll(".pane-text div div")].some((one) => one.style.backgroundImage.includes("gradient"))',
+        ) === true);
+        $this->assertAccessible($page);
+    }
+
     public function testACodeADialACountAndAShapeAreMadeByKeysAlone(): void
     {
         $page = $this->begun('Figures', 4);

@@ -7,6 +7,7 @@ namespace UpperPane\Tests\Outside;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Text\LineBreaker;
+use UpperPane\Core\Text\MixedFaces;
 use UpperPane\Core\Text\TextMode;
 use UpperPane\Core\Text\TextSetter;
 use UpperPane\Tests\Support\Chromium;
@@ -71,6 +72,83 @@ final class LineBreakTest extends TestCase
             foreach (self::WIDTHS as $at => $width) {
                 $set = TextSetter::set($text, $face, TextMode::Wrap, 40, 40, Size::of($width, 4000));
                 self::assertSame($seen[$index][$at], array_column($set->lines, 'text'), "$width px: $text");
+            }
+        }
+    }
+
+    /** Texts in two weights, which change at words and within them: Chromium's lines, and their widths. */
+    public function testTextsInTwoWeightsAreSetAsInChromium(): void
+    {
+        $text = 'Sailings resume AVAILABLE on 2026-03-01 at 06:45; office flags wave offline, well-known fiords fit.';
+        $marked = [[], [[16, 25]], [[2, 5], [16, 22], [24, 29]], [[70, 72], [72, 77], [88, 99]], [[0, 99]]];
+        $fonts = new TestFonts();
+        $face = $fonts->face('Roboto', 400);
+        $data = array_map(
+            static fn (int $weight) => base64_encode(
+                (string) file_get_contents(TestFonts::path('Roboto', $weight)),
+            ),
+            [400, 700],
+        );
+        $browser = Chromium::open();
+        $browser->get('data:text/html,<body></body>');
+        try {
+            $seen = $browser->executeAsyncScript(
+                <<<'JS'
+                const [fonts, text, marked, widths, done] = arguments
+                const load = (data, weight) =>
+                  new FontFace('two', Uint8Array.from(atob(data), (c) => c.charCodeAt(0)), { weight }).load()
+                Promise.all([load(fonts[0], '400'), load(fonts[1], '700')]).then((faces) => {
+                  faces.forEach((face) => document.fonts.add(face))
+                  const box = document.body.appendChild(document.createElement('div'))
+                  done(marked.map((runs) => widths.map((width) => {
+                    box.style.cssText = `font: 400 40px/1.5 two; width: ${width}px; white-space: pre-wrap; position: absolute`
+                    box.textContent = ''
+                    let from = 0
+                    const add = (to, weight) => {
+                      const span = box.appendChild(document.createElement('span'))
+                      span.style.fontWeight = weight
+                      span.textContent = text.slice(from, to)
+                      from = to
+                    }
+                    for (const run of runs) { add(run[0], 400); add(run[1], 700) }
+                    add(text.length, 400)
+                    const range = document.createRange()
+                    const lines = []
+                    let top = null
+                    for (const { firstChild: node } of box.children)
+                      for (let at = 0; node && at < node.data.length; at++) {
+                        range.setStart(node, at)
+                        range.setEnd(node, at + 1)
+                        const rects = range.getClientRects()
+                        const rect = rects[rects.length - 1]
+                        const [letter, y] = [node.data[at], rect ? Math.round(rect.bottom) : top]
+                        if (top === null || (Math.abs(y - top) > 20 && letter !== ' ')) { lines.push({ text: '', from: rect.left }); top = y }
+                        lines.at(-1).text += letter
+                        if (letter !== ' ') lines.at(-1).to = rect.right
+                      }
+                    return lines.map((line) => [line.text.trimEnd(), line.to - line.from])
+                  })))
+                })
+                JS
+                ,
+                [$data, $text, $marked, self::WIDTHS],
+            );
+        } finally {
+            $browser->quit();
+        }
+        foreach ($marked as $index => $runs) {
+            $others = array_map(
+                static fn (array $run) => ['from' => $run[0], 'to' => $run[1], 'face' => $fonts->face('Roboto', 700)],
+                $runs,
+            );
+            foreach (self::WIDTHS as $at => $width) {
+                $faces = MixedFaces::of($face, $others);
+                $set = TextSetter::set($text, $faces, TextMode::Wrap, 40, 40, Size::of($width, 4000));
+                $what = "$width px: ".json_encode($runs);
+                self::assertSame(array_column($seen[$index][$at], 0), array_column($set->lines, 'text'), $what);
+                foreach ($set->lines as $line => ['width' => $px]) {
+                    self::assertEqualsWithDelta($seen[$index][$at][$line][1], $px->decimal(3), 0.1, $what);
+                }
             }
         }
     }

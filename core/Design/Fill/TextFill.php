@@ -6,36 +6,44 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 
-/** A text, how it is set, how it comes, and whether it runs through its zone: then it comes running. */
+/**
+ * A text, how it is set, what of it is set otherwise, how it comes, and whether it runs through its zone: then it comes
+ * running.
+ */
 final readonly class TextFill implements StyledFill
 {
     public const LONGEST = 5000;
 
+    /** @param list<TextRun> $runs */
     private function __construct(
         public string $text,
         public TextStyle $style,
         public ?Ticker $ticker,
         public ?Entrance $entrance,
+        public array $runs,
     ) {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'text', 'ticker', 'entrance', ...TextStyle::KEYS]);
+        $input->keys(['kind', 'text', 'ticker', 'entrance', 'runs', ...TextStyle::KEYS]);
         [$ticker, $entrance] = [$input->optional('ticker'), $input->optional('entrance')];
 
+        $text = $input->text('text', self::LONGEST);
+
         return new self(
-            $input->text('text', self::LONGEST),
+            $text,
             TextStyle::parse($input),
             $ticker === null ? null : Ticker::parse($ticker),
             $entrance === null ? null : Entrance::parse($entrance),
+            $input->has('runs') ? TextRun::parseAll($input->child('runs'), $text) : [],
         );
     }
 
     /** The same words, standing still. */
     public function unmoved(): self
     {
-        return new self($this->text, $this->style, null, null);
+        return new self($this->text, $this->style, null, null, $this->runs);
     }
 
     public function style(): TextStyle
@@ -52,7 +60,11 @@ final readonly class TextFill implements StyledFill
     {
         return ['kind' => 'text', 'text' => $this->text] +
             $this->style->toArray() +
-            array_filter(['ticker' => $this->ticker?->toArray(), 'entrance' => $this->entrance?->toArray()]);
+            array_filter([
+                'ticker' => $this->ticker?->toArray(),
+                'entrance' => $this->entrance?->toArray(),
+                'runs' => array_map(static fn (TextRun $run) => $run->toArray(), $this->runs),
+            ]);
     }
 
     public function mediaIds(): array

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Preflight\Rule;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Fill\StyledFill;
+use UpperPane\Core\Design\Fill\TextFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Legibility\Contrast as Ratio;
 use UpperPane\Core\Plan\Item;
@@ -25,15 +26,17 @@ final class Contrast extends ItemRule
 
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
-        $style = $item->fill instanceof StyledFill ? $item->fill->style() : null;
-        $ground = $style?->effects->plate->colour ?? $style?->ground;
-        if ($style === null || $ground === null || $item->set?->widthPx()->compare(Rational::of(0)) === 0) {
+        if (!$item->fill instanceof StyledFill) {
             return null;
         }
-        $ratio = max(
-            Ratio::ratio($style->colour->hex, $ground->hex),
-            $style->effects->outline === null ? 0 : Ratio::ratio($style->effects->outline->colour->hex, $ground->hex),
-        );
+        $style = $item->fill->style();
+        $ground = $style->effects->plate->colour ?? $style->ground;
+        if ($ground === null || $item->set?->widthPx()->compare(Rational::of(0)) === 0) {
+            return null;
+        }
+        $outline = $style->effects->outline?->colour->hex;
+        $against = static fn (string $ink) => Ratio::ratio($ink, $ground->hex);
+        $ratio = max(min(array_map($against, self::inks($item->fill))), $outline === null ? 0 : $against($outline));
         $least = self::least($item, $zone);
 
         return $ratio < $least
@@ -42,6 +45,18 @@ final class Contrast extends ItemRule
                 'least' => (string) $least,
             ])
             : null;
+    }
+
+    /** @return non-empty-list<string> all colours that its letters have, #RRGGBB */
+    public static function inks(StyledFill $fill): array
+    {
+        $inks = [$fill->style()->colour->hex];
+        foreach ($fill instanceof TextFill ? $fill->runs : [] as $run) {
+            $inks[] = $run->colour->hex ?? $inks[0];
+        }
+        $gradient = $fill->style()->effects->gradient;
+
+        return $gradient === null ? $inks : [...$inks, $gradient->to->hex];
     }
 
     /** What is wanted of letters of that height, seen from there. */

@@ -56,17 +56,15 @@ final class ContrastOver implements SceneRule
         $backdrop = Backdrop::under($scene, $zone);
         $moments = $backdrop->moments();
         $pieces = self::pieces($zone, $item, max(self::LEAST_PLACES, intdiv(self::MOST_PLACES, $moments)));
-        $style = $item->fill instanceof StyledFill ? $item->fill->style() : null;
-        if ($style === null) {
+        if (!$item->fill instanceof StyledFill) {
             return null;
         }
-        $inks = [Ratio::luminance($style->colour->hex)];
-        if ($style->effects->outline !== null) {
-            $inks[] = Ratio::luminance($style->effects->outline->colour->hex);
-        }
+        $outline = $item->fill->style()->effects->outline?->colour->hex;
+        $inks = array_map(Ratio::luminance(...), Contrast::inks($item->fill));
+        $outlined = $outline === null ? null : Ratio::luminance($outline);
         $worst = [INF, 0];
         for ($moment = 0; $moment < $moments; ++$moment) {
-            [$all, $means] = self::ratios($backdrop, $moment, $pieces, $inks);
+            [$all, $means] = self::ratios($backdrop, $moment, $pieces, $inks, $outlined);
             sort($all);
             $ratio = $all === [] ? INF : $all[(int) ceil(count($all) * self::PERCENTILE / 100) - 1];
             if ($ratio < $worst[0]) {
@@ -97,7 +95,7 @@ final class ContrastOver implements SceneRule
      *
      * @return array{list<float>, array<int, float>} of every place that is known; the mean of each piece
      */
-    private static function ratios(Backdrop $backdrop, int $moment, array $pieces, array $inks): array
+    private static function ratios(Backdrop $backdrop, int $moment, array $pieces, array $inks, ?float $outline): array
     {
         $all = $means = [];
         foreach ($pieces as $index => $piece) {
@@ -105,7 +103,10 @@ final class ContrastOver implements SceneRule
             foreach ($piece as [$x, $y]) {
                 $under = $backdrop->at($moment, $x, $y);
                 if ($under !== null) {
-                    $here[] = max(array_map(static fn (float $ink) => Ratio::between($ink, $under), $inks));
+                    $here[] = max(
+                        min(array_map(static fn (float $ink) => Ratio::between($ink, $under), $inks)),
+                        $outline === null ? 0 : Ratio::between($outline, $under),
+                    );
                 }
             }
             if ($here !== []) {

@@ -16,6 +16,7 @@ export interface TextStyle {
   padding: number
   /** Thousandths of the size. */
   spacing?: number
+  gradient?: { to: string; angle: number } | null
   outline?: { colour: string; px: number } | null
   shadow?: { colour: string; x: number; y: number; blur: number } | null
   plate?: { colour: string; padding: number; radius: number } | null
@@ -52,9 +53,17 @@ export interface VideoFill extends MediaLook {
   /** ms of the file. */
   trim?: [number, number] | null
 }
+/** Code points from `from` on, before `to`. */
+export interface TextRun {
+  from: number
+  to: number
+  weight?: number | null
+  colour?: string | null
+}
 export interface TextFill extends TextStyle {
   kind: 'text'
   text: string
+  runs?: TextRun[]
   entrance?: { way: 'fade' | 'lines' | 'typed'; ms: number } | null
   ticker?: { direction: 'left' | 'right' | 'up' | 'down'; speed: number } | null
 }

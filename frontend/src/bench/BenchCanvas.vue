@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { loadFace } from '../plan/faces'
+import { facesOf, loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
 import type { Plan } from '../plan/types'
 import { call } from '../api/client'
@@ -73,7 +73,7 @@ async function show(): Promise<void> {
   const used = new Set(
     Object.values(plan.scenes)
       .flatMap((scene) => scene.zones)
-      .flatMap((zone) => zone.items.flatMap((item) => ('font' in item ? [`${item.font} ${item.weight}`] : []))),
+      .flatMap((zone) => zone.items.flatMap(facesOf)),
   )
   await Promise.all((await fonts).filter((face) => used.has(`${face.family} ${face.weight}`)).map(loadFace)).catch(() => undefined)
 }

@@ -14,18 +14,22 @@ const design = useDesign()
 /** What an effect begins with; figures are parts of the size, so that it shows at any. */
 const share = (of: number): number => Math.max(1, Math.round(props.fill.size / of))
 const FRESH = {
+  gradient: () => ({ to: '#A33F28', angle: 90 }),
   outline: () => ({ colour: '#0C1216', px: share(24) }),
   shadow: () => ({ colour: '#0C1216', x: share(20), y: share(20), blur: share(12) }),
   plate: () => ({ colour: '#0C1216', padding: share(3), radius: share(6) }),
 }
+const COLOUR = { gradient: 'to', outline: 'colour', shadow: 'colour', plate: 'colour' } as const
 type Effect = keyof typeof FRESH
-const FIGURES = { outline: ['px'], shadow: ['x', 'y', 'blur'], plate: ['padding', 'radius'] } as const
+const FIGURES = { gradient: ['angle'], outline: ['px'], shadow: ['x', 'y', 'blur'], plate: ['padding', 'radius'] } as const
 const effects = Object.keys(FRESH) as Effect[]
 
 const toggle = (effect: Effect, on: boolean): void => emit('set', { [effect]: on ? FRESH[effect]() : null }, effect)
 const change = (effect: Effect, part: Record<string, unknown>): void =>
   emit('set', { [effect]: { ...props.fill[effect], ...part } }, `${effect}.${Object.keys(part)[0]}`)
-const figure = (effect: Effect, key: string): number => (props.fill[effect] as unknown as Record<string, number>)[key] ?? 0
+const part = (effect: Effect): Record<string, string | number> => (props.fill[effect] ?? {}) as Record<string, string | number>
+const colour = (effect: Effect): string => String(part(effect)[COLOUR[effect]] ?? '')
+const figure = (effect: Effect, key: string): number => Number(part(effect)[key] ?? 0)
 </script>
 
 <template>
@@ -42,12 +46,15 @@ const figure = (effect: Effect, key: string): number => (props.fill[effect] as u
       {{ t(`effects.${effect}`) }}
     </BFormCheckbox>
     <div v-if="fill[effect]" class="field-row">
-      <ColourField :label="t('effects.colour')" :value="fill[effect]?.colour ?? ''" @set="change(effect, { colour: $event })" />
+      <ColourField
+        :label="t(effect === 'gradient' ? 'effects.to' : 'effects.colour')"
+        :value="colour(effect)"
+        @set="change(effect, { [COLOUR[effect]]: $event })" />
       <MeasureField
         v-for="key in FIGURES[effect]"
         :key="key"
         :label="t(`effects.${key}`)"
-        unit="px"
+        :unit="effect === 'gradient' ? '°' : 'px'"
         :path="`/${effect}/${key}`"
         :value="figure(effect, key)"
         :refusal="design.refusal"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { BFormInput, BFormSelect, BFormTextarea } from 'bootstrap-vue-next'
-import { computed, onUnmounted, ref, watch } from 'vue'
+import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { TextStyle, WrittenFill } from '../api/types'
+import type { ClockFill, CountFill, TextStyle, WrittenFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useStyles, type TypeStep } from '../styles/styles'
 import MeasureField from '../ui/MeasureField.vue'
@@ -14,6 +14,7 @@ import EntranceFields from './EntranceFields.vue'
 import FaceFields from './FaceFields.vue'
 import GroundField from './GroundField.vue'
 import TextEffects from './TextEffects.vue'
+import TextWords from './TextWords.vue'
 import TickerFields from './TickerFields.vue'
 
 const props = defineProps<{ fill: WrittenFill; item: Item | undefined }>()
@@ -28,25 +29,10 @@ const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
 const aligns = ['left', 'centre', 'right'] as const
 const valigns = ['top', 'middle', 'bottom'] as const
 
-/** What is typed stays as typed while its batch is on the way. */
-const typed = ref('')
-const typing = ref(false)
-const words = (): string => (props.fill.kind === 'text' ? props.fill.text : props.fill.pattern)
-watch(words, (value) => !typing.value && (typed.value = value), { immediate: true })
-let timer: ReturnType<typeof setTimeout> | undefined
-function type(): void {
-  typing.value = true
-  design.typing = true
-  clearTimeout(timer)
-  timer = setTimeout(commit, 300)
+const pattern = (fill: ClockFill | CountFill, event: Event): void => {
+  const typed = (event.target as HTMLInputElement).value
+  if (typed !== fill.pattern) emit('set', { pattern: typed }, 'words')
 }
-function commit(): void {
-  clearTimeout(timer)
-  if (typed.value !== words()) emit('set', props.fill.kind === 'text' ? { text: typed.value } : { pattern: typed.value }, 'words')
-  typing.value = false
-  design.typing = false
-}
-onUnmounted(() => typing.value && commit())
 const whole = (key: keyof TextStyle, value: number): void => {
   const least = key === 'size' ? { min_size: Math.min(props.fill.min_size, value) } : {}
   emit('set', { [key]: value, ...least, ...(OF_STEP.includes(key) ? { type: null } : {}) }, key)
@@ -62,13 +48,10 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
 </script>
 
 <template>
-  <label v-if="fill.kind === 'text'">
-    {{ t('fill.text-label') }}
-    <BFormTextarea size="sm" v-model="typed" rows="4" maxlength="5000" @input="type" @change="commit" />
-  </label>
+  <TextWords v-if="fill.kind === 'text'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
   <label v-else>
     {{ t('fill.pattern') }}
-    <BFormInput size="sm" v-model="typed" class="measure" maxlength="60" @change="commit" />
+    <BFormInput size="sm" :model-value="fill.pattern" class="measure" maxlength="60" @change="pattern(fill, $event)" />
     <span class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</span>
   </label>
   <CountFields v-if="fill.kind === 'count'" :fill="fill" @set="(part, target) => emit('set', part, target)" />

@@ -5,6 +5,7 @@ import type { TextFill } from '../api/types'
 import { faceName } from '../plan/faces'
 import type { ZonePlan } from '../plan/types'
 import { useDesign } from './design'
+import { carried } from './textRuns'
 
 /** The words of a zone, written where they stand; when it is left, the lines are the core's again. */
 const props = defineProps<{ plan: ZonePlan; fill: TextFill; scale: number }>()
@@ -60,7 +61,12 @@ function later(): void {
 function keep(): void {
   clearTimeout(timer)
   design.typing = false
-  if (typed.value !== props.fill.text) void design.setFill(props.plan.id, { ...props.fill, text: typed.value }, `${props.plan.id}:words`)
+  if (typed.value !== props.fill.text)
+    void design.setFill(
+      props.plan.id,
+      { ...props.fill, text: typed.value, runs: carried(props.fill.runs ?? [], props.fill.text, typed.value) },
+      `${props.plan.id}:words`,
+    )
 }
 function keys(event: KeyboardEvent): void {
   event.stopPropagation()

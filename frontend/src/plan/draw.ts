@@ -3,7 +3,7 @@ import { drawWeb } from './elsewhere'
 import { faceName } from './faces'
 import { drawChart, drawDial, drawQr, drawShape, tickDial } from './figures'
 import { drawLive } from './live'
-import type { DrawingKind, Drawings, Item, Rect, Still, TextLook } from './types'
+import type { DrawingKind, Drawings, Item, Rect, Still, TextLine, TextLook } from './types'
 
 export type MediaUrl = (sha256: string) => string
 
@@ -23,7 +23,7 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   text: (item) => {
     const lines = [
       ...drawPlate(item),
-      ...item.lines.map((line) => drawLine(line.text, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
+      ...item.lines.map((line) => drawLine(line, item, [line.x_mpx, line.y_mpx, line.width_mpx, item.line_mpx])),
     ]
     if (!item.ticker) return lines
     const moving = document.createElement('div')
@@ -39,7 +39,7 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   chart: (item) => [
     drawChart(item),
     ...item.words.map((word) =>
-      drawLine(word.text, { ...item, ...word }, [word.x_mpx, word.y_mpx, word.width_mpx, word.line_mpx]),
+      drawLine(word, { ...item, ...word }, [word.x_mpx, word.y_mpx, word.width_mpx, word.line_mpx]),
     ),
   ],
   web: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawWeb(item)],
@@ -104,7 +104,7 @@ function drawVideo(url: string, drawn: Rect, sound: boolean): HTMLVideoElement {
 }
 
 function drawOneLine(item: Drawings['clock'] | Drawings['count']): HTMLElement[] {
-  const line = drawLine('', item, item.box_mpx)
+  const line = drawLine({ text: '' }, item, item.box_mpx)
   // Flex keeps a line that is too wide centred on its box; text-align would push it out on one side.
   Object.assign(line.style, {
     display: 'flex',
@@ -121,9 +121,11 @@ function drawPlate({ plate }: TextLook): HTMLElement[] {
   return [box]
 }
 
-function drawLine(text: string, look: TextLook, rect: Rect): HTMLElement {
+type Words = Pick<TextLine, 'text' | 'parts'>
+
+function drawLine(words: Words, look: TextLook, rect: Rect): HTMLElement {
   const line = document.createElement('div')
-  line.textContent = text
+  write(line, words)
   place(line, rect)
   Object.assign(line.style, {
     color: look.colour,
@@ -146,19 +148,67 @@ function drawLine(text: string, look: TextLook, rect: Rect): HTMLElement {
     const { x_mpx: x, y_mpx: y, blur_mpx: blur, colour } = look.shadow
     line.style.textShadow = `${px(x)} ${px(y)} ${px(blur)} ${colour}`
   }
+  if (look.gradient) shade(line, words, look.gradient, look.colour, rect)
   return line
+}
+
+/** Over letters with an outline or a shadow lie the same ones without: a browser paints these over a gradient. */
+function shade(
+  line: HTMLElement,
+  words: Words,
+  gradient: NonNullable<TextLook['gradient']>,
+  from: string,
+  rect: Rect,
+): void {
+  const over = document.createElement('div')
+  write(over, words)
+  const [x, y, width, height] = gradient.rect_mpx
+  Object.assign(over.style, {
+    position: 'absolute',
+    inset: '0',
+    display: 'inherit',
+    justifyContent: 'inherit',
+    webkitTextStroke: '0',
+    textShadow: 'none',
+    webkitTextFillColor: 'transparent',
+    backgroundImage: `linear-gradient(${90 + gradient.angle}deg, ${from}, ${gradient.to})`,
+    backgroundSize: `${px(width)} ${px(height)}`,
+    backgroundPosition: `${px(x - rect[0])} ${px(y - rect[1])}`,
+    backgroundRepeat: 'no-repeat',
+    backgroundClip: 'text',
+  })
+  // Letters of a colour of their own keep it.
+  for (const part of over.children)
+    if (part instanceof HTMLElement && part.style.color) part.style.webkitTextFillColor = part.style.color
+  line.append(over)
+}
+
+function write(line: HTMLElement, { text, parts }: Words): void {
+  // Also an empty text is a node, which a clock then changes.
+  if (!parts) return line.replaceChildren(text)
+  line.replaceChildren(
+    ...parts.map((part) => {
+      const span = document.createElement('span')
+      span.textContent = part.text
+      if (part.weight) span.style.fontWeight = String(part.weight)
+      if (part.colour) span.style.color = part.colour
+      return span
+    }),
+  )
 }
 
 /** What goes by the time of day. */
 export function tick(box: HTMLElement, item: Item, nowMs: number): void {
   if ('until_ms' in item && item.until_ms !== undefined) box.classList.toggle('pane-over', nowMs >= item.until_ms)
   if (item.kind === 'dial') tickDial(box, item, nowMs)
-  if (item.kind === 'clock') write(box.lastElementChild, clockText(item.tokens, item.offsets, nowMs))
-  if (item.kind === 'count') write(box.lastElementChild, countText(item.tokens, item.at_ms, item.up, nowMs))
+  if (item.kind === 'clock') change(box.lastElementChild, clockText(item.tokens, item.offsets, nowMs))
+  if (item.kind === 'count') change(box.lastElementChild, countText(item.tokens, item.at_ms, item.up, nowMs))
 }
 
-function write(line: Element | null, text: string): void {
-  if (line && line.textContent !== text) line.textContent = text
+/** What is written, in all its layers. */
+function change(line: Element | null, text: string): void {
+  for (const written of [line?.firstChild, line?.lastElementChild?.firstChild])
+    if (written instanceof Text && written.data !== text) written.data = text
 }
 
 /** While it does not run it is all there: nobody can set a text that has not come yet. */

@@ -1,5 +1,15 @@
+import type { Drawing } from './types'
+
 /** Design faces carry a prefix, so that a face of the same name on the machine is never taken for them. */
 export const faceName = (family: string): string => `Pane ${family}`
+
+/** The faces that an item is written in, by family and weight. */
+export function facesOf(item: Drawing): string[] {
+  if (!('font' in item)) return []
+  const others =
+    'lines' in item ? item.lines.flatMap((line) => line.parts ?? []).flatMap((part) => part.weight ?? []) : []
+  return [item.weight, ...others].map((weight) => `${item.font} ${weight}`)
+}
 
 const loading = new Map<string, Promise<void>>()
 

@@ -13,6 +13,8 @@ export interface TextLook {
   /** null: what lies under it is seen. */
   ground: string | null
   spacing_mpx?: number
+  /** From the colour to another one, over all that is written; 0: from left to right. */
+  gradient?: { to: string; angle: number; rect_mpx: Rect }
   outline?: { colour: string; width_mpx: number }
   shadow?: { colour: string; x_mpx: number; y_mpx: number; blur_mpx: number }
   plate?: { colour: string; rect_mpx: Rect; radius_mpx: number }
@@ -30,8 +32,15 @@ export interface Entrance {
   typed: boolean
   lines: { from_ms: number; ms: number; rtl: boolean }[]
 }
+/** Of a line that is not all alike. */
+export interface TextPart {
+  text: string
+  weight?: number
+  colour?: string
+}
 export interface TextLine {
   text: string
+  parts?: TextPart[]
   x_mpx: number
   y_mpx: number
   width_mpx: number

@@ -7,6 +7,8 @@ namespace UpperPane\Tests\Core\Plan;
 use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Plan\Plan;
@@ -27,19 +29,67 @@ final class TextCompilerTest extends TestCase
         'plate' => ['colour' => '#405060', 'padding' => 12, 'radius' => 9],
     ];
 
+    /** Whatever is marked, the parts of a line are the line again; of the same weight it is as wide as before. */
+    public function testMarkedCharactersAreTheTextAgain(): void
+    {
+        $random = new Randomizer(new Mt19937(3));
+        $text = "Überfahrt 🚢 nach Århus\nheute AVAILABLE um 12:45 Uhr, Landungsbrücke fünf";
+        foreach (range(1, 40) as $ignored) {
+            $edges = array_values($random->pickArrayKeys(range(0, mb_strlen($text)), 4));
+            $plain = self::plan(Sketch::text($text, 40))->zones()[0]->items[0]->drawing;
+            foreach ([500, 900] as $weight) {
+                $runs = [
+                    ['from' => $edges[0], 'to' => $edges[1], 'weight' => $weight],
+                    ['from' => $edges[2], 'to' => $edges[3], 'colour' => '#FFD27A'],
+                ];
+                $plan = self::plan(['runs' => $runs] + Sketch::text($text, 40));
+                self::assertTrue(self::isPublished($plan));
+                $drawing = $plan->zones()[0]->items[0]->drawing;
+                $marked = ['weight' => '', 'colour' => ''];
+                foreach ($drawing['lines'] as $index => $line) {
+                    $parts = $line['parts'] ?? [['text' => $line['text']]];
+                    self::assertSame($line['text'], implode('', array_column($parts, 'text')));
+                    foreach ($parts as $part) {
+                        foreach (array_intersect_key($part, $marked) as $look => $value) {
+                            $marked[$look] .= $part['text'];
+                        }
+                    }
+                    if ($weight === 500 && $line['text'] === $plain['lines'][$index]['text']) {
+                        self::assertSame($plain['lines'][$index]['width_mpx'], $line['width_mpx']);
+                    }
+                }
+                $letters = static fn (string $some) => strtr($some, [' ' => '', "\n" => '']);
+                foreach (['weight', 'colour'] as $which => $look) {
+                    [$from, $to] = [$edges[2 * $which], $edges[2 * $which + 1]];
+                    self::assertSame($letters(mb_substr($text, $from, $to - $from)), $letters($marked[$look]));
+                }
+            }
+        }
+    }
+
+    /** @return iterable<string, array{list<array<string, int>>}> */
+    public static function misplacedRuns(): iterable
+    {
+        yield 'beyond the end' => [[['from' => 0, 'to' => 13]]];
+        yield 'over another' => [[['from' => 0, 'to' => 4], ['from' => 3, 'to' => 5]]];
+        yield 'of nothing' => [[['from' => 3, 'to' => 3]]];
+        yield 'out of order' => [[['from' => 6, 'to' => 8], ['from' => 1, 'to' => 2]]];
+    }
+
+    /** @param list<array<string, int>> $runs */
+    #[DataProvider('misplacedRuns')]
+    public function testMisplacedMarksAreRefused(array $runs): void
+    {
+        $this->expectExceptionMessage('cannot be set otherwise');
+        self::plan(['runs' => $runs] + Sketch::text('Mind the gap', 40));
+    }
+
     public function testEffectsAreInThePublishedPlan(): void
     {
         $plan = self::plan(self::EFFECTS + Sketch::text('Mind the gap', 60));
         $drawing = $plan->zones()[0]->items[0]->drawing;
 
-        self::assertTrue(
-            (new Validator())
-                ->validate(
-                    json_decode(CanonicalJson::encode($plan->toArray())),
-                    (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'),
-                )
-                ->isValid(),
-        );
+        self::assertTrue(self::isPublished($plan));
         self::assertNull($drawing['ground']);
         self::assertSame(60 * 50, $drawing['spacing_mpx'], 'a twentieth of the size');
         self::assertSame(['colour' => '#102030', 'width_mpx' => 3000], $drawing['outline']);
@@ -181,5 +231,15 @@ final class TextCompilerTest extends TestCase
             Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1_209_600, 680_400)),
             Build::context(),
         );
+    }
+
+    private static function isPublished(Plan $plan): bool
+    {
+        return (new Validator())
+            ->validate(
+                json_decode(CanonicalJson::encode($plan->toArray())),
+                (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'),
+            )
+            ->isValid();
     }
 }

@@ -49,7 +49,10 @@ final class TextTest extends TestCase
     {
         $pieces = ['one ', 'two ', 'three'];
         $run = [['from' => 0, 'to' => 400], ['from' => 450, 'to' => 900], ['from' => 950, 'to' => 1700]];
-        $lines = static fn (int $units) => LineBreaker::lines($pieces, $run, Rational::of($units));
+        $lines = static fn (int $units) => array_column(
+            LineBreaker::lines($pieces, $run, Rational::of($units)),
+            'text',
+        );
 
         self::assertSame(['one two', 'three'], $lines(900));
         self::assertSame(['one', 'two', 'three'], $lines(899));

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Text;
+
+use UpperPane\Core\Geometry\Rational;
+
+/** What texts are measured with: one face, or several in one text. Places are byte offsets in the whole text. */
+interface Measure
+{
+    public function unitsPerEm(): int;
+
+    /** Width in units; `$at` says where in the text this begins. */
+    public function widthUnits(string $text, int $at = 0): int;
+
+    /**
+     * Pieces set one after another on an endless line: where each begins, and where its last visible glyph ends. A line
+     * of pieces i to j is `to[j] − from[i]` wide at any size.
+     *
+     * @param list<string> $pieces
+     *
+     * @return list<array{from: int, to: int}>
+     */
+    public function run(array $pieces, int $at = 0): array;
+
+    public function normalLinePx(int $sizePx): int;
+
+    public function capHeightPx(int $sizePx): Rational;
+
+    /** False where the width is a guess. */
+    public function measures(string $text): bool;
+}
