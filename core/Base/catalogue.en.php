@@ -588,6 +588,19 @@ return [
     'stock.upload_broken' => ['The file did not arrive whole: {why}', 'Send it again.'],
     'stock.empty' => ['“{name}” has 0 bytes.', 'Export the file again.'],
     'stock.type' => ['“{name}” is {mime} by its content, whatever its name says.', 'Use one of: {known}.'],
+    'stock.font_broken' => [
+        'This font cannot be read, or its letters cannot be drawn.',
+        'Export it again as TTF or OTF, or ask whoever made it for a whole file.',
+    ],
+    'stock.font_unnamed' => ['This font says no name of its family, or has no characters.', 'Ask for a whole file.'],
+    'stock.font_restricted' => [
+        'The licence bits of “{family}” forbid embedding it, and players would have to.',
+        'Ask its maker for a file that may be embedded.',
+    ],
+    'stock.font_known' => [
+        'There is a face “{family}” of weight {weight} already.',
+        'Use that one, or take it out of the Stock first.',
+    ],
     'stock.no_room' => [
         'The file needs {needed} MB, and only {free} MB are left for the Stock.',
         'Remove files that are not used, or ask the administrator for a larger disk.',

@@ -11,6 +11,7 @@ use UpperPane\Core\Output\OutputMap;
 use UpperPane\Core\Output\Slice;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Core\Text\FontFace;
 use UpperPane\Core\Time\Midnights;
 
 /**
@@ -133,6 +134,15 @@ final readonly class Plan
                 ];
             }
         }
+        foreach ($this->faces() as $face) {
+            if ($face->upload !== null) {
+                $media[$face->upload->sha256] = [
+                    'sha256' => $face->upload->sha256,
+                    'mime' => $face->upload->mime,
+                    'bytes' => $face->upload->bytes,
+                ];
+            }
+        }
         ksort($media);
 
         return array_values($media);
@@ -141,16 +151,31 @@ final readonly class Plan
     /** @return list<array{family: string, weight: int, file: string}> each once */
     private function fonts(): array
     {
-        $fonts = [];
+        return array_values(
+            array_map(
+                static fn (FontFace $face) => [
+                    'family' => $face->family,
+                    'weight' => $face->weight,
+                    'file' => $face->file,
+                ],
+                $this->faces(),
+            ),
+        );
+    }
+
+    /** @return array<string, FontFace> by file */
+    private function faces(): array
+    {
+        $faces = [];
         foreach ($this->items() as $item) {
             $family = $item->drawing['font'] ?? null;
             foreach (is_string($family) ? $item->weights() : [] as $weight) {
                 $face = $this->context->fonts->face($family, $weight);
-                $fonts[$face->file] = ['family' => $face->family, 'weight' => $face->weight, 'file' => $face->file];
+                $faces[$face->file] = $face;
             }
         }
-        ksort($fonts);
+        ksort($faces);
 
-        return array_values($fonts);
+        return $faces;
     }
 }

@@ -29,15 +29,24 @@ final readonly class FontFace implements Measure
         public int $weight,
         public string $file,
         private array $tables,
+        public ?FontUpload $upload = null,
         private int $spacingThousandths = 0,
     ) {
         $this->plans = new Plans($tables, $spacingThousandths === 0 ? [] : self::JOINING);
     }
 
-    /** @param Tables $tables from {@see FontReader::tables()} */
-    public static function ofTables(string $family, int $weight, string $file, array $tables): self
-    {
-        return new self($family, $weight, $file, $tables);
+    /**
+     * @param string      $file   as it is served, or the SHA-256 of an upload
+     * @param Tables      $tables from {@see FontReader::tables()}
+     */
+    public static function ofTables(
+        string $family,
+        int $weight,
+        string $file,
+        array $tables,
+        ?FontUpload $upload = null,
+    ): self {
+        return new self($family, $weight, $file, $tables, $upload);
     }
 
     /**
@@ -48,7 +57,7 @@ final readonly class FontFace implements Measure
     {
         return $thousandths === $this->spacingThousandths
             ? $this
-            : new self($this->family, $this->weight, $this->file, $this->tables, $thousandths);
+            : new self($this->family, $this->weight, $this->file, $this->tables, $this->upload, $thousandths);
     }
 
     public function unitsPerEm(): int

@@ -29,8 +29,13 @@ final readonly class FontFile
         return new self($bytes, $tables);
     }
 
+    /** @throws \UnexpectedValueException beyond the end */
     public function u16(int $offset): int
     {
+        if ($offset < 0 || !isset($this->bytes[$offset + 1])) {
+            throw new \UnexpectedValueException('The font ends too early.');
+        }
+
         return (ord($this->bytes[$offset]) << 8) | ord($this->bytes[$offset + 1]);
     }
 

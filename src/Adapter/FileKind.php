@@ -8,7 +8,12 @@ namespace UpperPane\App\Adapter;
 final class FileKind
 {
     /** Other names for the same, as libmagic of Debian 12 gives them. */
-    private const NAMED_ELSE = ['image/x-ms-bmp' => 'image/bmp'];
+    private const NAMED_ELSE = [
+        'image/x-ms-bmp' => 'image/bmp',
+        'font/sfnt' => 'font/ttf',
+        'application/vnd.ms-opentype' => 'font/otf',
+        'application/x-font-ttf' => 'font/ttf',
+    ];
     /** Bytes of a packet of a transport stream, each of which begins with 0x47 (ISO/IEC 13818-1 §2.4.3). */
     private const PACKET = 188;
     private const PACKETS = 5;

@@ -12,6 +12,8 @@ use UpperPane\Core\Text\Fonts;
 /**
  * The faces the app serves, measured from the very files it serves. Their tables are compiled once per SHA-256 into a
  * PHP array file, which OPcache shares between processes.
+ *
+ * @phpstan-import-type Tables from FontReader
  */
 final class FontLibrary implements Fonts
 {
@@ -28,21 +30,42 @@ final class FontLibrary implements Fonts
         if (isset($this->loaded[$key])) {
             return $this->loaded[$key];
         }
-        foreach ($this->manifest() as $face) {
-            if ($face['family'] === $family && $face['weight'] === $weight) {
-                return $this->loaded[$key] = FontFace::ofTables(
-                    $family,
-                    $weight,
-                    $face['file'],
-                    $this->tables($face['file'], $face['sha256']),
-                );
-            }
+        $face = $this->find($family, $weight);
+        if ($face !== null) {
+            return $this->loaded[$key] = FontFace::ofTables(
+                $family,
+                $weight,
+                $face['file'],
+                $this->tables($face['sha256'], fn () => $this->bytes($face['file'])),
+            );
         }
         throw Refusal::because('text.font_unknown', '/font', [
             'family' => $family,
             'weight' => $weight,
             'known' => array_map(static fn (array $face) => $face['family'].' '.$face['weight'], $this->manifest()),
         ]);
+    }
+
+    public function has(string $family, int $weight): bool
+    {
+        return $this->find($family, $weight) !== null;
+    }
+
+    /** @return ?array{family: string, weight: int, file: string, sha256: string} */
+    private function find(string $family, int $weight): ?array
+    {
+        foreach ($this->manifest() as $face) {
+            if ($face['family'] === $family && $face['weight'] === $weight) {
+                return $face;
+            }
+        }
+
+        return null;
+    }
+
+    private function bytes(string $file): string
+    {
+        return (string) file_get_contents("{$this->projectDir}/public/fonts/$file");
     }
 
     /** @return list<array{family: string, weight: int, file: string, sha256: string}> */
@@ -76,7 +99,7 @@ final class FontLibrary implements Fonts
                 );
                 copy($path, "$folder/$file");
                 $manifest[] = ['family' => $family, 'weight' => $weight, 'file' => $file, 'sha256' => $sha];
-                $this->tables($file, $sha);
+                $this->tables($sha, fn () => $this->bytes($file));
             }
         }
         self::writeArray("$folder/manifest.php", $manifest);
@@ -84,12 +107,16 @@ final class FontLibrary implements Fonts
         return count($manifest);
     }
 
-    /** @return array<string, mixed> */
-    private function tables(string $file, string $sha256): array
+    /**
+     * @param \Closure(): string $bytes read when it was not compiled yet
+     *
+     * @return Tables
+     */
+    public function tables(string $sha256, \Closure $bytes): array
     {
         $compiled = sprintf('%s/fonts/%s-%d.php', $this->varDir, $sha256, FontReader::VERSION);
         if (!is_file($compiled)) {
-            $tables = FontReader::tables((string) file_get_contents($this->projectDir.'/public/fonts/'.$file));
+            $tables = FontReader::tables($bytes());
             is_dir(dirname($compiled)) || mkdir(dirname($compiled), 0o755, true);
             self::writeArray($compiled, $tables);
         }

@@ -7,6 +7,7 @@ namespace UpperPane\App\Entity;
 use Doctrine\ORM\Mapping as ORM;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Picture\MediaNotes;
 
 /**
@@ -19,6 +20,8 @@ class Media
     public const WAITING = 'waiting';
     public const READY = 'ready';
     public const FAILED = 'failed';
+    /** A font that was taken out: what was set in it is still drawn with it. */
+    public const TAKEN_OUT = 'taken_out';
 
     #[ORM\Column(length: 10)]
     public string $state = self::WAITING;
@@ -47,6 +50,10 @@ class Media
     #[ORM\Column(type: 'json', nullable: true)]
     public ?array $openings = null;
 
+    /** @var array{family: string, weight: int, embedding: string, glyphs: int}|null of a font */
+    #[ORM\Column(type: 'json', nullable: true)]
+    public ?array $font = null;
+
     /** @var list<array<string, mixed>> what it was before it was replaced, latest first, as {@see content()} says it */
     #[ORM\Column(type: 'json')]
     public array $earlier = [];
@@ -65,6 +72,17 @@ class Media
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $addedAt,
         #[ORM\ManyToOne] public ?Person $addedBy,
     ) {
+    }
+
+    public function isFont(): bool
+    {
+        return str_starts_with($this->mime, 'font/');
+    }
+
+    /** What it is put into a zone as, or a font. */
+    public function kind(): string
+    {
+        return $this->isFont() ? 'font' : FillKind::ofMedium($this->mime)->value;
     }
 
     public function notes(): MediaNotes

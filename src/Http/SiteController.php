@@ -7,8 +7,8 @@ namespace UpperPane\App\Http;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
-use UpperPane\App\Adapter\FontLibrary;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Site\ListFonts;
 use UpperPane\App\UseCase\Site\ShowElevation;
 
 final class SiteController
@@ -19,9 +19,10 @@ final class SiteController
         return new JsonResponse($show($site, $person));
     }
 
-    #[Route('/api/fonts', 'fonts', methods: ['GET'])]
-    public function fonts(FontLibrary $fonts): JsonResponse
+    /** The app's and the site's own. */
+    #[Route('/api/sites/{site}/fonts', 'site_fonts', methods: ['GET'])]
+    public function fonts(string $site, #[CurrentUser] Person $person, ListFonts $list): JsonResponse
     {
-        return new JsonResponse(['fonts' => $fonts->manifest()]);
+        return new JsonResponse($list($site, $person));
     }
 }

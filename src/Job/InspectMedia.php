@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\AlphaReader;
+use UpperPane\App\Adapter\FontLooker;
 use UpperPane\App\Adapter\LightReader;
 use UpperPane\App\Adapter\MediaConverter;
 use UpperPane\App\Adapter\MediaFiles;
@@ -15,6 +16,7 @@ use UpperPane\App\Adapter\MediaProbe;
 use UpperPane\App\Adapter\PageDrawer;
 use UpperPane\App\Adapter\Thumbnailer;
 use UpperPane\App\Entity\Media;
+use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\Lights;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Picture\CutOut;
@@ -40,6 +42,8 @@ final readonly class InspectMedia implements Handler
         private AlphaReader $alpha,
         private LightReader $light,
         private Lights $lights,
+        private FontLooker $fonts,
+        private FontShelf $shelf,
         private PageDrawer $drawer,
         private Queue $queue,
         private string $varDir,
@@ -60,6 +64,11 @@ final readonly class InspectMedia implements Handler
         [$local, $made] = [$this->workFile(0o644), $this->workFile(0o666)];
         try {
             file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
+            if ($media->isFont()) {
+                $this->font($media, $local);
+
+                return;
+            }
             [$shown, $facts] = PageDrawer::draws($media->mime)
                 ? $this->drawn($media, $local, $made, (int) ($payload['page'] ?? 1))
                 : $this->played($media, $local, $made);
@@ -82,6 +91,26 @@ final readonly class InspectMedia implements Handler
             unlink($local);
             unlink($made);
         }
+    }
+
+    /** @throws Refusal `stock.font_known` for a face that there is already */
+    private function font(Media $media, string $local): void
+    {
+        $facts = $this->fonts->look($local);
+        foreach ($this->shelf->of((int) $media->site->id)->manifest() as $face) {
+            if (
+                [$face['family'], $face['weight']] === [$facts['family'], $facts['weight']]
+                && $face['sha256'] !== $media->sha256
+            ) {
+                throw Refusal::because('stock.font_known', '/file', [
+                    'family' => $face['family'],
+                    'weight' => $face['weight'],
+                ]);
+            }
+        }
+        $this->files->write(MediaFiles::thumbnail($media->sha256), $this->fonts->card($local));
+        $media->font = $facts;
+        [$media->state, $media->fault] = [Media::READY, null];
     }
 
     /** @return array{string, Facts} where it lies as players get it, and what is known of that */

@@ -29,6 +29,7 @@ final readonly class Filter
             new GlazeCommand(),
             new LatticeCommand(),
             new FitCommand(),
+            new FontCommand(),
             new CutOutCommand(),
             new TextCommand($fonts),
             new ContrastCommand(),

@@ -35,6 +35,20 @@ final readonly class References
         );
     }
 
+    /** @return list<string> names of the documents of a site that have something written in a face */
+    public function writtenIn(int $site, string $family, int $weight): array
+    {
+        return $this->database->fetchFirstColumn(
+            'SELECT DISTINCT d.name FROM document d JOIN part p ON p.document_id = d.id '.
+                'WHERE d.site_id = ? AND INSTR(p.content, ?) > 0 AND INSTR(p.content, ?) > 0 ORDER BY d.name',
+            [
+                $site,
+                '"font":'.json_encode($family, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES),
+                "\"weight\":$weight",
+            ],
+        );
+    }
+
     /** @return array<string, list<string>> medium → names of the documents of a site that use it */
     public function ofSite(int $site): array
     {

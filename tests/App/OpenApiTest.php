@@ -76,7 +76,7 @@ final class OpenApiTest extends ApiCase
         $media = json_decode((string) $this->response->getContent(), true)['id'];
         $this->call('DELETE', "/api/stock/$media", status: 204);
         $this->call('GET', '/api/sites/harrowmere/stock/allowed', status: 204);
-        $this->call('GET', '/api/fonts', status: 200);
+        $this->call('GET', '/api/sites/harrowmere/fonts', status: 200);
         $this->call('GET', '/api/modes', status: 200);
         $this->call('POST', '/api/figures', ['native' => [960, 96], 'pitch_mm' => [6, 6]], 200);
         $this->call(

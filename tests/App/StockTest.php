@@ -5,11 +5,14 @@ declare(strict_types=1);
 namespace UpperPane\Tests\App;
 
 use League\Flysystem\FilesystemOperator;
+use PHPUnit\Framework\Attributes\DataProvider;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Process\Process;
 use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Job\InspectMedia;
+use UpperPane\Core\Text\FontFile;
 use UpperPane\Tests\Support\Files;
+use UpperPane\Tests\Support\Sketch;
 
 /** What becomes of a file that players cannot show. */
 final class StockTest extends ApiCase
@@ -76,6 +79,61 @@ final class StockTest extends ApiCase
     }
 
     /** A PDF of empty pages, written by hand (ISO 32000-1 §7.5). */
+    /** A face of the Stock is one to write in, and stays in the Stock as long as something is written in it. */
+    public function testAFontIsTakenIn(): void
+    {
+        $path = '/usr/share/fonts/truetype/roboto/unhinted/RobotoTTF/Roboto-Thin.ttf';
+        $this->signIn();
+        $font = $this->looked($this->upload($path)['id']);
+        self::assertSame(
+            ['ready', 'font', ['family' => 'Roboto', 'weight' => 250, 'embedding' => 'installable']],
+            [$font['state'], $font['kind'], array_diff_key($font['font'], ['glyphs' => 0])],
+        );
+        $known = fn () => array_column($this->call('GET', '/api/sites/harrowmere/fonts')['fonts'], 'weight', 'file');
+        self::assertSame(250, $known()[$font['sha256']]);
+
+        $thin = ['font' => 'Roboto', 'weight' => 250] + Sketch::text('Thin', 60);
+        $this->edit([Sketch::fill('z-right', $thin)], 1);
+        $plan = $this->call('GET', '/api/designs/'.self::BOARD.'/plan')['plan'];
+        self::assertContains(['family' => 'Roboto', 'weight' => 250, 'file' => $font['sha256']], $plan['fonts']);
+        self::assertContains($font['sha256'], array_column($plan['media'], 'sha256'), 'goes to players with the media');
+
+        $this->signIn('ada');
+        $used = $this->call('DELETE', "/api/stock/$font[id]", null, 409);
+        self::assertSame('stock.in_use', $used['code']);
+        $this->edit([Sketch::fill('z-right', Sketch::colour('#123456'))], 2);
+        $this->call('DELETE', "/api/stock/$font[id]", null, 204);
+        self::assertArrayNotHasKey($font['sha256'], $known());
+        $this->step('undo');
+        self::assertSame('waiting', $this->upload($path)['state'], 'and back');
+        self::assertSame('ready', $this->looked($font['id'])['state']);
+        $this->step('redo');
+    }
+
+    /** @return iterable<string, array{string, string}> */
+    public static function badFonts(): iterable
+    {
+        $whole = (string) file_get_contents('/usr/share/fonts/truetype/roboto/unhinted/RobotoTTF/Roboto-Italic.ttf');
+        $os2 = FontFile::ofBytes($whole)->tables['OS/2'];
+
+        yield 'cut off' => [substr($whole, 0, 40_000), 'stock.font_broken'];
+        yield 'with a table beyond its end' => [substr_replace($whole, "\xFF\xFF\xFF\xF0", 20, 4), 'stock.font_broken'];
+        yield 'not to be embedded' => [substr_replace($whole, "\0\2", $os2 + 8, 2), 'stock.font_restricted'];
+        yield 'one that the app brings' => [
+            (string) file_get_contents('/usr/share/fonts/truetype/lato/Lato-Regular.ttf')."\0",
+            'stock.font_known',
+        ];
+    }
+
+    #[DataProvider('badFonts')]
+    public function testABadFontIsRefused(string $bytes, string $code): void
+    {
+        $this->signIn();
+        $font = $this->looked($this->upload(Files::bytes('bad.ttf', $bytes))['id']);
+
+        self::assertSame(['failed', $code], [$font['state'], $font['fault']['code']]);
+    }
+
     private static function pdf(int $pages, string $mark): string
     {
         $kids = implode(' ', array_map(static fn (int $page) => (2 + $page).' 0 R', range(1, $pages)));

@@ -212,7 +212,7 @@ export interface MediaLine {
   id: string
   name: string
   mime: string
-  kind: 'picture' | 'video'
+  kind: 'picture' | 'video' | 'font'
   bytes: number
   sha256: string
   state: 'waiting' | 'ready' | 'failed'
@@ -224,6 +224,7 @@ export interface MediaLine {
   duration_ms: number | null
   /** What was uploaded, where something else was made of it. */
   original: { mime: string; bytes: number; codec: string; why: string[] } | null
+  font: { family: string; weight: number; embedding: 'installable' | 'preview' | 'editable'; glyphs: number } | null
   /** What it was before it was replaced, latest first. */
   earlier: { sha256: string; name: string; until: string; by: string }[]
   notes: MediaNotes

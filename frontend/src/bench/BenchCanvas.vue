@@ -63,9 +63,16 @@ onMounted(() => {
   watch([shown, () => props.round], () => void show(), { immediate: true })
 })
 
-const fonts = call<{ fonts: FontLine[] }>('GET', '/api/fonts')
-  .then((answer) => answer.fonts)
-  .catch(() => [])
+let fonts: FontLine[] = []
+/** The faces that there are; asked for again when one is used that was not there yet. */
+async function faces(used: Set<string>): Promise<FontLine[]> {
+  const there = new Set(fonts.map((face) => `${face.family} ${face.weight}`))
+  if ([...used].some((face) => !there.has(face)))
+    fonts = await call<{ fonts: FontLine[] }>('GET', `/api/sites/${session.slug}/fonts`)
+      .then((answer) => answer.fonts)
+      .catch(() => fonts)
+  return fonts.filter((face) => used.has(`${face.family} ${face.weight}`))
+}
 async function show(): Promise<void> {
   const plan = props.round ?? shown.value
   stage?.show(plan)
@@ -75,7 +82,7 @@ async function show(): Promise<void> {
       .flatMap((scene) => scene.zones)
       .flatMap((zone) => zone.items.flatMap(facesOf)),
   )
-  await Promise.all((await fonts).filter((face) => used.has(`${face.family} ${face.weight}`)).map(loadFace)).catch(() => undefined)
+  await Promise.all((await faces(used)).map((face) => loadFace(face))).catch(() => undefined)
 }
 
 function draw(tMs: number, running: boolean): void {

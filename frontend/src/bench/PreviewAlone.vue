@@ -55,7 +55,7 @@ onMounted(async () => {
   addEventListener('resize', size)
   plan.value = (await call<{ plan: Plan }>('GET', `/api/designs/${design.id}/plan`).catch(() => null))?.plan ?? null
   if (!plan.value || !stageRoot.value) return emit('close')
-  await Promise.all(plan.value.fonts.map(loadFace)).catch(() => undefined)
+  await Promise.all(plan.value.fonts.map((face) => loadFace(face))).catch(() => undefined)
   size()
   stage = new Stage(stageRoot.value, (sha256) => `/media/${sha256}/original`)
   stage.show(plan.value)

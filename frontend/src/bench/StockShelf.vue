@@ -28,6 +28,7 @@ const ratio = computed(() => (design.zone ? ratioText(design.zone.ratio) : ''))
 const listed = computed(() =>
   stock.media.filter(
     (one) =>
+      one.kind !== 'font' &&
       one.name.toLowerCase().includes(search.value.toLowerCase()) &&
       (!fitting.value || !ratio.value || (one.ratio && ratioText(one.ratio) === ratio.value)),
   ),

@@ -33,6 +33,12 @@ export function usePut(): {
   function put(zone: string, media: MediaLine): void {
     const before = design.documents[zone]?.fill
     design.selected = zone
+    if (media.kind === 'font') {
+      // What is written becomes written in it.
+      if (before && media.font && 'font' in before)
+        void design.setFill(zone, { ...before, font: media.font.family, weight: media.font.weight }, `${zone}:font`)
+      return
+    }
     if (before?.kind === 'playlist') {
       design.beginEntry(zone, media.kind, { media: media.id })
       return

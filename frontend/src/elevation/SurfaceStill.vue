@@ -25,7 +25,7 @@ async function show(): Promise<void> {
   if (!handed || !stage.value) return
   try {
     plan = asPlan((await call<{ plan: Plan | PlanOne }>('GET', `/api/releases/${handed.release}/plan?surface=${props.surface.code}`)).plan)
-    await Promise.all(plan.fonts.map(loadFace)).catch(() => undefined)
+    await Promise.all(plan.fonts.map((face) => loadFace(face))).catch(() => undefined)
     draw()
     empty.value = false
   } catch {

@@ -13,14 +13,24 @@ export function facesOf(item: Drawing): string[] {
 
 const loading = new Map<string, Promise<void>>()
 
-/** Loads a whole face from the app; resolves when text can be drawn with it. */
-export function loadFace(face: { family: string; weight: number; file: string }): Promise<void> {
+/** One that was uploaded lies among the media, and is named by its SHA-256. */
+export const isUploaded = (file: string): boolean => /^[0-9a-f]{64}$/.test(file)
+
+/** Loads a whole face; resolves when text can be drawn with it. */
+export function loadFace(
+  face: { family: string; weight: number; file: string },
+  mediaUrl: (sha256: string) => string = (sha256) => `/media/${sha256}/original`,
+): Promise<void> {
   const known = loading.get(face.file)
   if (known) return known
-  const font = new FontFace(faceName(face.family), `url(/fonts/${face.file})`, {
-    weight: String(face.weight),
-    display: 'block',
-  })
+  const font = new FontFace(
+    faceName(face.family),
+    `url(${isUploaded(face.file) ? mediaUrl(face.file) : `/fonts/${face.file}`})`,
+    {
+      weight: String(face.weight),
+      display: 'block',
+    },
+  )
   const loaded = font.load().then((ready) => {
     document.fonts.add(ready)
   })

@@ -1,4 +1,4 @@
-import { loadFace } from '../plan/faces'
+import { isUploaded, loadFace } from '../plan/faces'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
 import type { Held, Identity, Interval } from './store'
@@ -74,9 +74,9 @@ async function takePlan({ sha256, base }: Interval['plan']): Promise<Plan> {
   const plan = asPlan(await checked<Plan | PlanOne>(cache, `${base}plan.json`, sha256))
   for (const medium of plan.media) await verified(cache, base + medium.sha256, medium.sha256)
   // A face's file carries the beginning of its SHA-256 in its name.
-  for (const { file } of plan.fonts)
+  for (const { file } of plan.fonts.filter((face) => !isUploaded(face.file)))
     await verified(cache, `/fonts/${file}`, /-([0-9a-f]{8})\.ttf$/.exec(file)?.[1] ?? '')
-  await Promise.all(plan.fonts.map(loadFace))
+  await Promise.all(plan.fonts.map((face) => loadFace(face, (sha256) => base + sha256)))
   return plan
 }
 

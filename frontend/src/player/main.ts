@@ -49,7 +49,8 @@ class Player {
     const plan = next ? this.held?.plans[next.plan.sha256] : undefined
     if (!plan) return
     word.textContent = this.stage.show(plan) ? '' : say('no-output', { output: purpose.output ?? 0, player: code })
-    void Promise.all(plan.fonts.map(loadFace)).catch(() => undefined)
+    const base = next?.plan.base ?? ''
+    void Promise.all(plan.fonts.map((face) => loadFace(face, (sha256) => base + sha256))).catch(() => undefined)
   }
 
   frame = (): void => {

@@ -17,6 +17,8 @@ const { t } = useI18n()
     </div>
     <h3 v-b-tooltip="media.name">{{ media.name }}</h3>
     <p v-if="media.size && media.ratio" class="measure">{{ pixels(...media.size) }} · {{ ratioText(media.ratio) }}</p>
+    <p v-if="media.font" class="measure">{{ media.font.family }} {{ media.font.weight }}</p>
+    <p v-if="media.font" class="hint">{{ t(`stock.embedding-${media.font.embedding}`) }}</p>
     <p v-if="media.fault" class="refusal">{{ media.fault.message }} {{ media.fault.mend }}</p>
     <p v-if="media.original" class="hint">
       {{ t('stock.made-of', { codec: media.original.codec, size: fileSize(media.original.bytes) }) }}

@@ -114,7 +114,7 @@ onMounted(() => void stock.load())
         <button v-if="session.may('fill')" type="button" class="btn btn-sm btn-outline-dark" @click="noting = one">
           {{ t('stock.notes') }}
         </button>
-        <ReplaceFile v-if="session.may('clear') && one.state === 'ready'" :media="one" @refused="error = $event" />
+        <ReplaceFile v-if="session.may('clear') && one.state === 'ready' && one.kind !== 'font'" :media="one" @refused="error = $event" />
         <button
           v-if="session.may('clear')"
           type="button"

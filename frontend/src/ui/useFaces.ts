@@ -1,11 +1,12 @@
 import { computed, ref } from 'vue'
 import { call } from '../api/client'
 import type { FontLine } from '../api/types'
+import { useSession } from '../session/session'
 
 /** The faces that the app serves, to choose among. */
 export function useFaces() {
   const faces = ref<FontLine[]>([])
-  void call<{ fonts: FontLine[] }>('GET', '/api/fonts')
+  void call<{ fonts: FontLine[] }>('GET', `/api/sites/${useSession().slug}/fonts`)
     .then((answer) => (faces.value = answer.fonts))
     .catch(() => undefined)
   const families = computed(() => [...new Set(faces.value.map((face) => face.family))])

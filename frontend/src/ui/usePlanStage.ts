@@ -12,7 +12,7 @@ export function usePlanStage(
   let stage: Stage | null = null
   const draw = (): void => void stage?.at(tMs(), plan().from_ms + tMs(), false)
   async function show(): Promise<void> {
-    await Promise.all(plan().fonts.map(loadFace)).catch(() => undefined)
+    await Promise.all(plan().fonts.map((face) => loadFace(face))).catch(() => undefined)
     stage?.show(plan())
     draw()
   }

@@ -8,6 +8,7 @@ use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
@@ -23,7 +24,6 @@ use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Style\Palette;
-use UpperPane\Core\Text\Fonts;
 
 /**
  * Gathers what the core needs to judge a design: the surface's sheet, the media's facts, the faces, the site's zone and
@@ -38,7 +38,7 @@ final readonly class Planning
         private MediaLibrary $media,
         private WebPages $pages,
         private HouseStyles $styles,
-        private Fonts $fonts,
+        private FontShelf $fonts,
         private ShiftedClock $clock,
     ) {
     }
@@ -114,7 +114,7 @@ final readonly class Planning
         $context = new PlanContext(
             $this->media,
             $this->pages,
-            $this->fonts,
+            $this->fonts->of((int) $site->id),
             new \DateTimeZone($site->timeZone),
             $this->clock->nowMs(),
             Rational::of(1),

@@ -47,6 +47,8 @@ final readonly class AddMedia
         'video/x-msvideo' => 'AVI',
         'video/mpeg' => 'MPEG',
         'video/mp2t' => 'TS',
+        'font/ttf' => 'TTF',
+        'font/otf' => 'OTF',
     ];
 
     public function __construct(
@@ -105,7 +107,7 @@ final readonly class AddMedia
         $library = $this->entities->getRepository(Media::class);
         $known = $library->findOneBy(['sha256' => $sha256, 'site' => $site])
             ?? $library->findOneBy(['originalSha256' => $sha256, 'site' => $site]);
-        if ($known !== null && $known->state !== Media::FAILED) {
+        if ($known !== null && !in_array($known->state, [Media::FAILED, Media::TAKEN_OUT], true)) {
             return StockList::line($known, 0) + ['already' => true];
         }
         $this->keep($path, $sha256);

@@ -14,7 +14,10 @@ use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Site\Right;
 
-/** Takes a file out of the Stock; one that a design uses stays. Its bytes stay too: releases may hold them. */
+/**
+ * Takes a file out of the Stock; one that a design uses stays. Its bytes stay too: releases may hold them. A font is
+ * only hidden: earlier revisions may be written in it.
+ */
 final readonly class RemoveMedia
 {
     public function __construct(
@@ -30,11 +33,21 @@ final readonly class RemoveMedia
     {
         $media = $this->entities->find(Media::class, $id) ?? throw Absent::named('medium');
         $this->gate->demand($person, Right::Clear, $media->site);
-        $uses = $this->references->users($id);
+        $uses = $media->font === null
+            ? $this->references->users($id)
+            : $this->references->writtenIn(
+                (int) $media->site->id,
+                $media->font['family'],
+                $media->font['weight'],
+            );
         if ($uses !== []) {
             throw Conflict::because('stock.in_use', ['name' => $media->name, 'designs' => $uses]);
         }
-        $this->entities->remove($media);
+        if ($media->font === null) {
+            $this->entities->remove($media);
+        } else {
+            $media->state = Media::TAKEN_OUT;
+        }
         $this->entities->flush();
         $this->recorder->record($person, 'stock.remove', $id, ['name' => $media->name]);
     }

@@ -68,10 +68,13 @@ final readonly class ReplaceMedia
         if ($other !== null && $other->state !== Media::READY) {
             throw Refusal::because('stock.not_ready', '/with', ['name' => $other->name]);
         }
-        if (FillKind::ofMedium((string) $content['mime']) !== FillKind::ofMedium($media->mime)) {
+        $kind = str_starts_with((string) $content['mime'], 'font/')
+            ? 'font'
+            : FillKind::ofMedium((string) $content['mime'])->value;
+        if ($media->isFont() || $kind !== $media->kind()) {
             throw Refusal::because('stock.other_kind', '/with', [
                 'name' => (string) $content['name'],
-                'kind' => FillKind::ofMedium($media->mime)->value,
+                'kind' => $media->kind(),
             ]);
         }
         $was = $media->sha256;

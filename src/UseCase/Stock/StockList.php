@@ -10,7 +10,6 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\References;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Room;
@@ -34,7 +33,10 @@ final readonly class StockList
         $names = $this->references->ofSite($site->id);
         $media = $this->entities
             ->getRepository(Media::class)
-            ->findBy(['site' => $site], ['addedAt' => 'DESC', 'id' => 'DESC']);
+            ->findBy(
+                ['site' => $site, 'state' => [Media::WAITING, Media::READY, Media::FAILED]],
+                ['addedAt' => 'DESC', 'id' => 'DESC'],
+            );
 
         return [
             'media' => array_map(
@@ -58,7 +60,7 @@ final readonly class StockList
             'id' => $media->id,
             'name' => $media->name,
             'mime' => $media->mime,
-            'kind' => FillKind::ofMedium($media->mime)->value,
+            'kind' => $media->kind(),
             'bytes' => $media->bytes,
             'sha256' => $media->sha256,
             'state' => $media->state,
@@ -70,6 +72,7 @@ final readonly class StockList
             'ratio' => $size === null ? null : Ratio::of($size)->toArray(),
             'duration_ms' => $media->durationMs,
             'original' => $media->original,
+            'font' => $media->font,
             'notes' => $media->notes()->toArray(),
             'earlier' => array_map(
                 static fn (array $one) => array_intersect_key($one, array_flip(['sha256', 'name', 'until', 'by'])),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Style;
 
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
@@ -14,7 +15,6 @@ use UpperPane\Core\Site\Right;
 use UpperPane\Core\Style\ContrastMatrix;
 use UpperPane\Core\Style\HouseStyle;
 use UpperPane\Core\Style\StyleKind;
-use UpperPane\Core\Text\Fonts;
 
 /**
  * House styles. A face that nobody has is refused here, where the faces are known.
@@ -23,7 +23,7 @@ use UpperPane\Core\Text\Fonts;
  */
 final readonly class StyleDesk implements Desk
 {
-    public function __construct(private Undoable $undoable, private Fonts $fonts)
+    public function __construct(private Undoable $undoable, private FontShelf $fonts)
     {
     }
 
@@ -44,8 +44,9 @@ final readonly class StyleDesk implements Desk
 
     public function follow(LoadedDocument $before, Document $after, bool $sure): void
     {
+        $fonts = $this->fonts->of($before->siteId);
         foreach ($after->types as $step) {
-            $this->fonts->face($step->font, $step->weight);
+            $fonts->face($step->font, $step->weight);
         }
     }
 
