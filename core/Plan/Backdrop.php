@@ -66,7 +66,7 @@ final readonly class Backdrop
     public function at(int $moment, float $x, float $y): ?float
     {
         foreach ($this->zones as $zone) {
-            if ($zone->placed->traits->opacityPermille < FloatTraits::OPAQUE) {
+            if ($zone->placed->traits->opacityPermille < FloatTraits::OPAQUE || $zone->clip !== null) {
                 return null;
             }
             [$inX, $inY] = self::turnedBack($zone, $x, $y);

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
+use UpperPane\Core\Design\Fill\Clip;
 use UpperPane\Core\Design\Fill\DialFill;
 use UpperPane\Core\Design\Fill\QrFill;
 use UpperPane\Core\Design\Fill\Shape;
 use UpperPane\Core\Design\Fill\ShapeFill;
+use UpperPane\Core\Design\Fill\TextFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Legibility\Qr\QrCode;
@@ -70,6 +72,10 @@ final readonly class FigureCompiler
         [$width, $height] = [$box->width * 1000 - 2 * $inset, $box->height * 1000 - 2 * $inset];
         $radius = min(1000 * $this->context->px($fill->radiusPx), intdiv(min($width, $height), 2));
 
+        [$room, $label] = $fill->label === null
+            ? [[], null]
+            : $this->label($fill->shape, $fill->label, $inset, $width, $height);
+
         return new Item(
             $fill,
             [
@@ -85,28 +91,87 @@ final readonly class FigureCompiler
                 'line' => $fill->line === null
                     ? null
                     : ['colour' => $fill->line->colour->hex, 'width_mpx' => $lineMpx],
+                'label' => $label === null ? null : ['rect_mpx' => $room] + $label->drawing,
             ]),
+            set: $label?->set,
         );
     }
 
-    private static function path(Shape $shape, int $inset, int $width, int $height, int $radius): string
+    /** @return array{array{int, int, int, int}, Item} where the words stand, in whole px, and how they are set there */
+    private function label(Shape $shape, TextFill $label, int $insetMpx, int $widthMpx, int $heightMpx): array
     {
-        [$right, $bottom] = [$inset + $width, $inset + $height];
+        $px = static fn (int $insetMpx, int $mpx, int $part) => intdiv($insetMpx + intdiv($mpx * $part, 1000), 1000);
+        [$x, $y, $width, $height] = $shape->room();
+        $rect = [
+            $px($insetMpx, $widthMpx, $x),
+            $px($insetMpx, $heightMpx, $y),
+            max(1, $px(0, $widthMpx, $width)),
+            max(1, $px(0, $heightMpx, $height)),
+        ];
+
+        return [
+            array_map(static fn (int $px) => 1000 * $px, $rect),
+            (new TextCompiler($this->context))->text($label, Size::of($rect[2], $rect[3])),
+        ];
+    }
+
+    /**
+     * What a zone is seen in: a path in px of its box, and the line along its edge.
+     *
+     * @return array{path: string, line?: array{path: string, colour: string, width_mpx: int}}
+     */
+    public function clip(Clip $clip, Size $box): array
+    {
+        [$width, $height] = [$box->width * 1000, $box->height * 1000];
+        $radius = min(1000 * $this->context->px($clip->radiusPx), intdiv(min($width, $height), 2));
+        $path = self::path($clip->shape, 0, $width, $height, $radius, 1000);
+        if ($clip->line === null) {
+            return ['path' => $path];
+        }
+        $lineMpx = min(1000 * $this->context->px($clip->line->px), intdiv(min($width, $height), 2));
+        $half = intdiv($lineMpx, 2);
+        [$width, $height] = [$width - 2 * $half, $height - 2 * $half];
+
+        return [
+            'path' => $path,
+            'line' => [
+                'path' => self::path($clip->shape, $half, $width, $height, max(0, $radius - $half)),
+                'colour' => $clip->line->colour->hex,
+                'width_mpx' => $lineMpx,
+            ],
+        ];
+    }
+
+    /** @param int $unit so many thousandths of a px are one unit of the path */
+    private static function path(
+        Shape $shape,
+        int $insetMpx,
+        int $widthMpx,
+        int $heightMpx,
+        int $radiusMpx,
+        int $unit = 1,
+    ): string {
+        $said = static fn (int $mpx) => Rational::of($mpx, $unit)->plain(3);
+        [$inset, $radius] = [$said($insetMpx), $said($radiusMpx)];
+        [$right, $bottom] = [$said($insetMpx + $widthMpx), $said($insetMpx + $heightMpx)];
         if ($shape === Shape::Ellipse) {
-            [$x, $y, $middle] = [intdiv($width, 2), intdiv($height, 2), $inset + intdiv($height, 2)];
+            [$x, $y] = [$said(intdiv($widthMpx, 2)), $said(intdiv($heightMpx, 2))];
+            $middle = $said($insetMpx + intdiv($heightMpx, 2));
 
             return "M$inset $middle A$x $y 0 1 1 $right $middle A$x $y 0 1 1 $inset $middle Z";
         }
         if ($shape === Shape::Rectangle) {
             $corner = "A$radius $radius 0 0 1";
-            [$left, $top, $far, $low] = [$inset + $radius, $inset + $radius, $right - $radius, $bottom - $radius];
+            $left = $top = $said($insetMpx + $radiusMpx);
+            $far = $said($insetMpx + $widthMpx - $radiusMpx);
+            $low = $said($insetMpx + $heightMpx - $radiusMpx);
 
             return "M$left $inset H$far $corner $right $top V$low $corner $far $bottom H$left $corner $inset $low ".
                 "V$top $corner $left $inset Z";
         }
         $points = array_map(
-            static fn (array $corner) => ($inset + intdiv($corner[0] * $width, 1000)).' '.
-                ($inset + intdiv($corner[1] * $height, 1000)),
+            static fn (array $corner) => $said($insetMpx + intdiv($corner[0] * $widthMpx, 1000)).' '.
+                $said($insetMpx + intdiv($corner[1] * $heightMpx, 1000)),
             $shape->corners(),
         );
 

@@ -55,11 +55,20 @@ final readonly class Item
         return $this->with(['unstyled' => $why]);
     }
 
+    /** @return array<string, mixed> of what is written, alone or in a shape */
+    public function written(): array
+    {
+        /** @var array{label?: array<string, mixed>} $drawing */
+        $drawing = $this->drawing;
+
+        return $drawing['label'] ?? $this->drawing;
+    }
+
     /** @return list<int> of the faces that it is written in, each once */
     public function weights(): array
     {
         /** @var array{weight?: int, lines?: list<array{parts?: list<array{weight?: int}>}>} $drawing */
-        $drawing = $this->drawing;
+        $drawing = $this->written();
         $weights = isset($drawing['weight']) ? [$drawing['weight']] : [];
         foreach ($drawing['lines'] ?? [] as $line) {
             $weights = [...$weights, ...array_column($line['parts'] ?? [], 'weight')];

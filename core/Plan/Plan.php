@@ -168,7 +168,7 @@ final readonly class Plan
     {
         $faces = [];
         foreach ($this->items() as $item) {
-            $family = $item->drawing['font'] ?? null;
+            $family = $item->written()['font'] ?? null;
             foreach (is_string($family) ? $item->weights() : [] as $weight) {
                 $face = $this->context->fonts->face($family, $weight);
                 $faces[$face->file] = $face;

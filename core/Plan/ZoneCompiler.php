@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\EmptyFill;
 use UpperPane\Core\Design\Fill\Entry;
+use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Design\Zone;
@@ -34,6 +35,7 @@ final readonly class ZoneCompiler
                 : [$this->items->compile($fill, $size)];
         $items = $items === [] ? [$this->items->compile(new EmptyFill(), $size)] : $items;
         $ground = $this->context->ground;
+        $clip = $fill instanceof PlaylistFill || $fill instanceof MediaFill ? $fill->clip : null;
         $box = $placed->box();
 
         return new ZonePlan(
@@ -44,6 +46,7 @@ final readonly class ZoneCompiler
             $ground === null || count($ground->panels) < 2 ? [] : $ground->panelsUnder($box),
             $ground?->seamsIn($box) ?? [],
             $this->context->leastCapPx(),
+            $clip === null ? null : (new FigureCompiler($this->context))->clip($clip, $size),
         );
     }
 

@@ -21,6 +21,7 @@ final readonly class ZonePlan
      * @param list<Rect>   $seams  those that run through it, in canvas px
      * @param ?int $leastCapPx capital height in px that the farthest viewer can read; null where nobody said who looks
      *     from where
+     * @param ?array{path: string, line?: array{path: string, colour: string, width_mpx: int}} $clip what it is seen in
      */
     public function __construct(
         public string $sceneId,
@@ -30,6 +31,7 @@ final readonly class ZonePlan
         public array $panels = [],
         public array $seams = [],
         public ?int $leastCapPx = null,
+        public ?array $clip = null,
     ) {
         $this->rect = $placed->rect;
     }
@@ -45,6 +47,7 @@ final readonly class ZonePlan
             $this->panels,
             array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams),
             $this->leastCapPx,
+            $this->clip,
         );
     }
 
@@ -88,7 +91,8 @@ final readonly class ZonePlan
             'panels' => $this->panels,
             'cycle_ms' => $this->cycleMs(),
             'items' => array_map(static fn (Item $item) => $item->toArray(), $this->items),
-        ] + array_intersect_key($this->placed->traits->toArray(), ['opacity' => 0, 'hidden' => 0]);
+        ] + array_intersect_key($this->placed->traits->toArray(), ['opacity' => 0, 'hidden' => 0]) +
+            ($this->clip === null ? [] : ['clip' => $this->clip]);
     }
 
     private function playlist(): Playlist

@@ -119,6 +119,12 @@ final class FillTest extends BrowserCase
         $page->choose('Shape', 'ribbon')->tick('Gradient')->tick('Line around it');
         $page->until('drawn', fn () => $page->script('return !!document.querySelector(".pane-shape linearGradient")'));
         $this->assertAccessible($page);
+        $page->tick('Words in it')->typeIn('Text', 'New')->see('New', '.pane-shape');
+        $this->assertAccessible($page);
+        $page->press('Undo', '.bench-bar')->press('Undo', '.bench-bar');
+        $page->until('no words', fn () => $page->script(
+            'return document.querySelector(".pane-shape").textContent',
+        ) === '');
         $page->keys(Keys::CONTROL.'z'.Keys::NULL)->until('undone', fn () => $page->script(
             'return getComputedStyle(document.querySelector(".pane-shape path")).stroke',
         ) === 'none');
@@ -173,6 +179,11 @@ final class FillTest extends BrowserCase
         ) === true);
         $this->assertAccessible($page);
         $page->press('Undo', '.bench-bar')->until('undone', fn () => $page->all('.pane-picture > img') === []);
+        $page->choose('Seen in', 'burst')->tick('Line around it');
+        $page->until('clipped', fn () => str_starts_with((string) $page->script(
+            'return document.querySelector(".pane-zone").style.clipPath',
+        ), 'path(') && $page->all('.pane-zone > svg path') !== []);
+        $this->assertAccessible($page);
     }
 
     /** Art with openings lies over what is laid under them: each of the px that the core found. */

@@ -17,7 +17,10 @@ use UpperPane\Core\Picture\FitMode;
  */
 final readonly class MediaFill implements Fill
 {
-    private const KEYS = ['kind', 'media', 'fit', 'focus', 'ground', 'faces', 'crop', 'behind', 'sound', 'trim'];
+    private const KEYS = [
+        ...['kind', 'media', 'fit', 'focus', 'ground', 'faces'],
+        ...['crop', 'clip', 'behind', 'sound', 'trim'],
+    ];
     private const MOST_FACES = 50;
 
     /** @param list<Rect> $faces marked by a person, in ppm of the source */
@@ -33,6 +36,7 @@ final readonly class MediaFill implements Fill
         public ?Trim $trim,
         public ?Crop $crop,
         public bool $blurredBehind,
+        public ?Clip $clip,
     ) {
     }
 
@@ -60,6 +64,7 @@ final readonly class MediaFill implements Fill
             $trim === null ? null : Trim::parse($trim),
             $crop === null ? null : Crop::parse($crop),
             $input->optional('behind') !== null && $input->choice('behind', ['blurred']) === 'blurred',
+            Clip::parseOrNone($input),
         );
     }
 
@@ -83,6 +88,7 @@ final readonly class MediaFill implements Fill
             ($this->kind === FillKind::Video ? ['sound' => $this->sound] : []) +
             array_filter([
                 'crop' => $this->crop?->ppm->toArray(),
+                'clip' => $this->clip?->toArray(),
                 'behind' => $this->blurredBehind ? 'blurred' : null,
                 'trim' => $this->trim?->toArray(),
             ]);

@@ -13,14 +13,14 @@ final readonly class PlaylistFill implements Fill
     public const MOST_ENTRIES = 500;
 
     /** @param list<Entry> $entries */
-    private function __construct(public array $entries)
+    private function __construct(public array $entries, public ?Clip $clip)
     {
     }
 
     /** @throws Refusal `playlist.entry_twice` */
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'entries']);
+        $input->keys(['kind', 'entries', 'clip']);
         $entries = $seen = [];
         foreach ($input->list('entries', self::MOST_ENTRIES) as $item) {
             $entry = Entry::parse($item);
@@ -31,7 +31,7 @@ final readonly class PlaylistFill implements Fill
             $entries[] = $entry;
         }
 
-        return new self($entries);
+        return new self($entries, Clip::parseOrNone($input));
     }
 
     /** @return list<Entry> those that are shown */
@@ -55,7 +55,7 @@ final readonly class PlaylistFill implements Fill
 
     public function without(string $id): self
     {
-        return new self(array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->id !== $id)));
+        return $this->of(array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->id !== $id)));
     }
 
     /** @param ?string $before the entry it is put in front of; null for the end */
@@ -69,17 +69,23 @@ final readonly class PlaylistFill implements Fill
             $entries[] = $entry;
         }
 
-        return new self($before === null ? [...$entries, $inserted] : $entries);
+        return $this->of($before === null ? [...$entries, $inserted] : $entries);
     }
 
     public function withReplaced(Entry $replacement): self
     {
-        return new self(
+        return $this->of(
             array_map(
                 static fn (Entry $entry) => $entry->id === $replacement->id ? $replacement : $entry,
                 $this->entries,
             ),
         );
+    }
+
+    /** @param list<Entry> $entries */
+    private function of(array $entries): self
+    {
+        return new self($entries, $this->clip);
     }
 
     public function kind(): FillKind
@@ -92,7 +98,7 @@ final readonly class PlaylistFill implements Fill
         return [
             'kind' => 'playlist',
             'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries),
-        ];
+        ] + ($this->clip === null ? [] : ['clip' => $this->clip->toArray()]);
     }
 
     public function mediaIds(): array

@@ -6,7 +6,10 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 
-/** A shape in a plain colour or a gradient, with or without a line around it, on a ground or on what lies under it. */
+/**
+ * A shape in a plain colour or a gradient, with or without a line around it and words in it, on a ground or on what
+ * lies under it.
+ */
 final readonly class ShapeFill implements Fill
 {
     private function __construct(
@@ -17,15 +20,17 @@ final readonly class ShapeFill implements Fill
         public int $radiusPx,
         public int $paddingPx,
         public ?Colour $ground,
+        public ?TextFill $label,
     ) {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'shape', 'colour', 'gradient', 'line', 'radius', 'padding', 'ground']);
+        $input->keys(['kind', 'shape', 'colour', 'gradient', 'line', 'radius', 'padding', 'ground', 'label']);
         $shape = $input->enum('shape', Shape::class);
         \assert($shape instanceof Shape);
         [$gradient, $line] = [$input->optional('gradient'), $input->optional('line')];
+        $label = $input->optional('label');
 
         return new self(
             $shape,
@@ -35,6 +40,7 @@ final readonly class ShapeFill implements Fill
             $input->int('radius', 0, 10_000),
             $input->int('padding', 0, 10_000),
             Colour::parseOrNone($input->child('ground')),
+            $label === null ? null : TextFill::parseStanding($label),
         );
     }
 
@@ -52,7 +58,11 @@ final readonly class ShapeFill implements Fill
             'radius' => $this->radiusPx,
             'padding' => $this->paddingPx,
             'ground' => $this->ground?->said,
-        ] + array_filter(['gradient' => $this->gradient?->toArray(), 'line' => $this->line?->toArray()]);
+        ] + array_filter([
+            'gradient' => $this->gradient?->toArray(),
+            'line' => $this->line?->toArray(),
+            'label' => $this->label?->toArray(),
+        ]);
     }
 
     public function mediaIds(): array

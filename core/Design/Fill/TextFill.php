@@ -24,6 +24,15 @@ final readonly class TextFill implements StyledFill
     ) {
     }
 
+    /** One that stands in something else, where nothing runs or comes by itself. */
+    public static function parseStanding(Input $input): self
+    {
+        $input->keys(['kind', 'text', 'runs', ...TextStyle::KEYS]);
+        $input->choice('kind', ['text']);
+
+        return self::parse($input);
+    }
+
     public static function parse(Input $input): self
     {
         $input->keys(['kind', 'text', 'ticker', 'entrance', 'runs', ...TextStyle::KEYS]);

@@ -6,6 +6,8 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Design\Fill\Colour;
+use UpperPane\Core\Design\Fill\ShapeFill;
 use UpperPane\Core\Design\Fill\StyledFill;
 use UpperPane\Core\Design\Fill\TextFill;
 use UpperPane\Core\Geometry\Rational;
@@ -16,8 +18,8 @@ use UpperPane\Core\Preflight\ItemRule;
 use UpperPane\Core\Surface\Legibility;
 
 /**
- * Letters that hardly stand out from what is around them (model §5): a plate, else the ground; an outline that does
- * stand out from it is as good. Of a text without a ground, see {@see ContrastOver}.
+ * Letters that hardly stand out from what is around them (model §5): a plate, else the ground, else the shape they
+ * stand in; an outline that does stand out from it is as good. For a text without a ground see ContrastOver.
  */
 final class Contrast extends ItemRule
 {
@@ -26,17 +28,18 @@ final class Contrast extends ItemRule
 
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
-        if (!$item->fill instanceof StyledFill) {
+        $shape = $item->fill instanceof ShapeFill ? $item->fill : null;
+        $written = $shape === null ? $item->fill : $shape->label;
+        if (!$written instanceof StyledFill || $item->set?->widthPx()->compare(Rational::of(0)) === 0) {
             return null;
         }
-        $style = $item->fill->style();
+        $style = $written->style();
         $ground = $style->effects->plate->colour ?? $style->ground;
-        if ($ground === null || $item->set?->widthPx()->compare(Rational::of(0)) === 0) {
+        $grounds = $ground === null ? array_filter([$shape?->colour, $shape?->gradient?->to]) : [$ground];
+        if ($grounds === []) {
             return null;
         }
-        $outline = $style->effects->outline?->colour->hex;
-        $against = static fn (string $ink) => Ratio::ratio($ink, $ground->hex);
-        $ratio = max(min(array_map($against, self::inks($item->fill))), $outline === null ? 0 : $against($outline));
+        $ratio = min(array_map(static fn (Colour $one) => self::against($written, $one->hex), $grounds));
         $least = self::least($item, $zone);
 
         return $ratio < $least
@@ -45,6 +48,17 @@ final class Contrast extends ItemRule
                 'least' => (string) $least,
             ])
             : null;
+    }
+
+    /** The least ratio of its letters to a ground; an outline that stands out from it will do. */
+    private static function against(StyledFill $written, string $ground): float
+    {
+        $outline = $written->style()->effects->outline?->colour->hex;
+
+        return max(
+            min(array_map(static fn (string $ink) => Ratio::ratio($ink, $ground), self::inks($written))),
+            $outline === null ? 0 : Ratio::ratio($outline, $ground),
+        );
     }
 
     /** @return non-empty-list<string> all colours that its letters have, #RRGGBB */

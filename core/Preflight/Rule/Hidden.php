@@ -41,6 +41,7 @@ final class Hidden implements SceneRule
     private static function covers(ZonePlan $over, ZonePlan $zone): bool
     {
         return $over->placed->isFloat
+            && $over->clip === null
             && $over->placed->turnCentidegrees === 0
             && $over->placed->traits->opacityPermille === FloatTraits::OPAQUE
             && array_filter($over->items, static fn (Item $item) => !$item->isOpaque()) === []

@@ -17,7 +17,7 @@ final class TextApproximate extends ItemRule
     {
         return $item->set?->exact === false
             ? $this->finding('text.approximate', Severity::Note, $zone, $item, [
-                'font' => is_string($item->drawing['font']) ? $item->drawing['font'] : '',
+                'font' => is_string($item->written()['font'] ?? null) ? $item->written()['font'] : '',
             ])
             : null;
     }

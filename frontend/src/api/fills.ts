@@ -42,6 +42,7 @@ interface MediaLook {
   faces?: Rect[]
   /** The part that is shown, in ppm of its sides. */
   crop?: Rect | null
+  clip?: Clip | null
 }
 export interface PictureFill extends MediaLook {
   kind: 'picture'
@@ -102,12 +103,25 @@ export const SHAPES = [
   'ellipse',
   'triangle',
   'diamond',
+  'pentagon',
   'hexagon',
+  'octagon',
+  'cross',
   'arrow',
   'star',
   'ribbon',
   'line',
+  'burst',
+  'shield',
+  'tag',
+  'bubble',
+  'plaque',
 ] as const
+export interface Clip {
+  shape: (typeof SHAPES)[number]
+  radius: number
+  line?: { colour: string; px: number } | null
+}
 export interface ShapeFill {
   kind: 'shape'
   shape: (typeof SHAPES)[number]
@@ -117,6 +131,8 @@ export interface ShapeFill {
   radius: number
   padding: number
   ground: string | null
+  /** Words in it. */
+  label?: TextFill | null
 }
 export interface ChartFill {
   kind: 'chart'
@@ -164,6 +180,7 @@ export interface Entry {
 export interface PlaylistFill {
   kind: 'playlist'
   entries: Entry[]
+  clip?: Clip | null
 }
 export type MediaFill = PictureFill | VideoFill
 export type Fill =

@@ -6,6 +6,7 @@ import type { FitMode, MediaFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
 import { percent, pixels, seconds } from '../ui/format'
+import ClipFields from './ClipFields.vue'
 import CropFields from './CropFields.vue'
 import FaceMarks from './FaceMarks.vue'
 import GroundField from './GroundField.vue'
@@ -115,6 +116,7 @@ function point(event: MouseEvent): void {
     :size="media.size"
     :zone="zone ?? null"
     @set="(crop) => emit('set', { crop }, 'crop')" />
+  <ClipFields v-if="!plain" :clip="fill.clip ?? null" @set="(clip) => emit('set', { clip }, 'clip')" />
   <FaceMarks
     v-if="media && !plain"
     :faces="fill.faces ?? []"

@@ -9,6 +9,7 @@ import { useUploads } from '../stock/uploads'
 import { seconds } from '../ui/format'
 import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
+import ClipFields from './ClipFields.vue'
 import FillEditor from './FillEditor.vue'
 import { fillWords } from '../ui/fillWords'
 
@@ -69,6 +70,7 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
 </script>
 
 <template>
+  <ClipFields :clip="fill.clip ?? null" @set="(clip) => void design.setFill(place().zone, { ...fill, clip }, `${place().zone}:clip`)" />
   <section class="playlist" :aria-label="t('playlist.title')">
     <p v-if="!fill.entries.length" class="hint">{{ t('playlist.empty') }}</p>
     <p v-else-if="cycle" class="measure">{{ t('playlist.cycle', { time: seconds(cycle) }) }}</p>

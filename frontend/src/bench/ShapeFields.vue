@@ -1,17 +1,24 @@
 <script setup lang="ts">
 import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
-import { SHAPES, type ShapeFill } from '../api/types'
+import { SHAPES, type ShapeFill, type TextFill } from '../api/types'
 import MeasureField from '../ui/MeasureField.vue'
 import ColourField from './ColourField.vue'
 import { useDesign } from './design'
 import GroundField from './GroundField.vue'
+import TextFields from './TextFields.vue'
 
 const props = defineProps<{ fill: ShapeFill }>()
 const emit = defineEmits<{ set: [part: Partial<ShapeFill>, target: string] }>()
 const { t } = useI18n()
 const design = useDesign()
 const FRESH = { gradient: { to: '#1D2A33', angle: 90 }, line: { colour: '#F4F1EA', px: 4 } }
+const LABEL: TextFill = {
+  kind: 'text',
+  text: '',
+  ...{ font: 'Inter', weight: 700, size: 96, min_size: 12, mode: 'wrap_shrink', line_height: 1100 },
+  ...{ colour: '#FFFDF8', ground: null, align: 'centre', valign: 'middle', padding: 0 },
+}
 type Part = keyof typeof FRESH
 const toggle = (part: Part, on: boolean): void => emit('set', { [part]: on ? FRESH[part] : null }, part)
 const change = (part: Part, what: Record<string, unknown>): void =>
@@ -70,5 +77,14 @@ const change = (part: Part, what: Record<string, unknown>): void =>
       :refusal="design.refusal"
       @set="emit('set', { padding: $event }, 'padding')" />
   </div>
+  <BFormCheckbox :model-value="!!fill.label" @update:model-value="emit('set', { label: $event ? LABEL : null }, 'label')">
+    {{ t('figure.label') }}
+  </BFormCheckbox>
+  <TextFields
+    v-if="fill.label"
+    standing
+    :fill="fill.label"
+    :item="undefined"
+    @set="(part, target) => emit('set', { label: { ...fill.label, ...part } as TextFill }, `label.${target}`)" />
   <GroundField :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
 </template>

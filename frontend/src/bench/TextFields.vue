@@ -17,7 +17,7 @@ import TextEffects from './TextEffects.vue'
 import TextWords from './TextWords.vue'
 import TickerFields from './TickerFields.vue'
 
-const props = defineProps<{ fill: WrittenFill; item: Item | undefined }>()
+const props = defineProps<{ fill: WrittenFill; item: Item | undefined; standing?: boolean }>()
 const emit = defineEmits<{ set: [part: Partial<WrittenFill>, target: string] }>()
 const { t } = useI18n()
 const { copied, copy } = useCopiedLook()
@@ -112,9 +112,12 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
   <div class="field-row">
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />
   </div>
-  <GroundField :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
-  <EntranceFields v-if="fill.kind === 'text' && !fill.ticker" :fill="fill" @set="(part, target) => emit('set', part, target)" />
-  <TickerFields v-if="fill.kind === 'text'" :fill="fill" :item="item" @set="(part, target) => emit('set', part, target)" />
+  <GroundField v-if="!standing" :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
+  <EntranceFields
+    v-if="fill.kind === 'text' && !fill.ticker && !standing"
+    :fill="fill"
+    @set="(part, target) => emit('set', part, target)" />
+  <TickerFields v-if="fill.kind === 'text' && !standing" :fill="fill" :item="item" @set="(part, target) => emit('set', part, target)" />
   <TextEffects :fill="fill" @set="(part, target) => emit('set', part, target)" />
   <div class="field-row looks">
     <button type="button" class="btn btn-sm btn-outline-dark" @click="copy(fill)">{{ t('effects.copy') }}</button>

@@ -44,7 +44,16 @@ export function usePut(): {
       return
     }
     last.value = before && 'media' in before && before.media !== media.id ? { zone, before, media } : null
-    void design.beginFill(zone, media.kind, media.id)
+    void design.beginFill(zone, media.kind, media.id).then((done) => {
+      const fill = design.documents[zone]?.fill
+      // A shape holds what is put into it.
+      if (done && before?.kind === 'shape' && fill && 'media' in fill)
+        void design.setFill(
+          zone,
+          { ...fill, fit: 'cover', clip: { shape: before.shape, radius: before.radius, line: before.line ?? null } },
+          `${zone}:clip`,
+        )
+    })
   }
 
   /** Back to what was there, as the first entry of a playlist, and then what was put over it: one step. */

@@ -35,7 +35,7 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   count: drawOneLine,
   dial: drawDial,
   qr: drawQr,
-  shape: drawShape,
+  shape: (item) => [...drawShape(item), ...drawLabel(item)],
   chart: (item) => [
     drawChart(item),
     ...item.words.map((word) =>
@@ -118,6 +118,17 @@ function drawPlate({ plate }: TextLook): HTMLElement[] {
   const box = document.createElement('div')
   place(box, plate.rect_mpx)
   Object.assign(box.style, { background: plate.colour, borderRadius: px(plate.radius_mpx) })
+  return [box]
+}
+
+function drawLabel({ label }: Drawings['shape']): HTMLElement[] {
+  if (!label) return []
+  const box = document.createElement('div')
+  place(box, label.rect_mpx)
+  box.append(
+    ...drawPlate(label),
+    ...label.lines.map((line) => drawLine(line, label, [line.x_mpx, line.y_mpx, line.width_mpx, label.line_mpx])),
+  )
   return [box]
 }
 

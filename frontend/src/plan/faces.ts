@@ -5,10 +5,11 @@ export const faceName = (family: string): string => `Pane ${family}`
 
 /** The faces that an item is written in, by family and weight. */
 export function facesOf(item: Drawing): string[] {
-  if (!('font' in item)) return []
-  const others =
-    'lines' in item ? item.lines.flatMap((line) => line.parts ?? []).flatMap((part) => part.weight ?? []) : []
-  return [item.weight, ...others].map((weight) => `${item.font} ${weight}`)
+  const written = item.kind === 'shape' ? item.label : item
+  if (!written || !('font' in written)) return []
+  const lines = 'lines' in written ? written.lines : []
+  const others = lines.flatMap((line) => line.parts ?? []).flatMap((part) => part.weight ?? [])
+  return [written.weight, ...others].map((weight) => `${written.font} ${weight}`)
 }
 
 const loading = new Map<string, Promise<void>>()

@@ -62,6 +62,17 @@ export function drawShape(item: Drawings['shape']): SVGElement[] {
   return [root]
 }
 
+export function drawEdge(
+  line: { path: string; colour: string; width_mpx: number },
+  width: number,
+  height: number,
+): SVGElement {
+  const root = board(`0 0 ${width * 1000} ${height * 1000}`)
+  root.style.zIndex = '1'
+  root.append(svg('path', { d: line.path, fill: 'none', stroke: line.colour, 'stroke-width': line.width_mpx }))
+  return root
+}
+
 export function drawChart(item: Drawings['chart']): SVGElement {
   const root = board(item.box_mpx.join(' '))
   for (const { path, colour, line_mpx: line } of item.figures)

@@ -1,4 +1,5 @@
 import { drawItem, letText, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
+import { drawEdge } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
 import { showing } from './phase'
@@ -13,6 +14,8 @@ export class StageZone {
   readonly element = document.createElement('div')
   private drawn = new Map<number, HTMLElement>()
   private current = -1
+  /** The line along the edge of what it is seen in, over everything. */
+  private edge: SVGElement | null = null
 
   constructor(
     private plan: ZonePlan,
@@ -51,7 +54,11 @@ export class StageZone {
       transform,
       zIndex,
       opacity: this.plan.opacity === undefined ? '' : String(this.plan.opacity / 1000),
+      clipPath: this.plan.clip ? `path("${this.plan.clip.path}")` : '',
     })
+    this.edge?.remove()
+    this.edge = this.plan.clip?.line ? drawEdge(this.plan.clip.line, width, height) : null
+    if (this.edge) this.element.append(this.edge)
   }
 
   /** Returns the entry that shows, for the proof. */

@@ -124,6 +124,7 @@ export interface Drawings {
     /** From the colour to another one, along a line in thousandths of the box. */
     gradient?: { to: string; line: [number, number, number, number] }
     line?: { colour: string; width_mpx: number }
+    label?: { rect_mpx: Rect; lines: TextLine[] } & TextLook
   }
   /** Figures are filled, or drawn as lines of a width. */
   chart: {
@@ -178,6 +179,8 @@ export interface ZonePlan {
   panels: string[]
   cycle_ms: number | null
   items: Item[]
+  /** The shape it is seen in, as a path in px of its box, and the line along its edge, in thousandths. */
+  clip?: { path: string; line?: { path: string; colour: string; width_mpx: number } }
 }
 
 export interface ScenePlan {

@@ -19,6 +19,7 @@ use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
 
 /** Shapes, dials, QR codes and counts: whole, inside their box, and in the published plan. */
 final class FigureCompilerTest extends TestCase
@@ -56,7 +57,11 @@ final class FigureCompilerTest extends TestCase
             ],
         ];
         foreach (Shape::cases() as $shape) {
-            yield $shape->value => [['shape' => $shape->value] + self::SHAPE];
+            yield $shape->value => [
+                ['shape' => $shape->value, 'label' => Sketch::text('New', 100)] + self::SHAPE,
+            ];
+            $clip = ['shape' => $shape->value, 'radius' => 9, 'line' => ['colour' => '#FFFFFF', 'px' => 6]];
+            yield "in a {$shape->value}" => [['clip' => $clip] + Sketch::picture('m')];
         }
     }
 
@@ -80,6 +85,42 @@ final class FigureCompilerTest extends TestCase
 
         self::assertSame([37, 16, [4, 144]], [count($drawing['rows']), $drawing['module_px'], $drawing['place_px']]);
         self::assertSame((int) round(29 * 16 * 0.63 * 10), $drawing['scan_mm']);
+    }
+
+    /** Words in a shape stand inside its box, and a picture is seen in the same path. */
+    public function testShapesHoldWordsAndPictures(): void
+    {
+        foreach (Shape::cases() as $shape) {
+            $plan = self::plan(['shape' => $shape->value, 'label' => Sketch::text('New', 100)] + self::SHAPE);
+            $zone = $plan->zones()[0];
+            $label = $zone->items[0]->drawing['label'];
+            [$x, $y, $width, $height] = $label['rect_mpx'];
+            foreach ($label['lines'] as $line) {
+                self::assertGreaterThanOrEqual(0, $line['x_mpx'], $shape->value);
+                self::assertLessThanOrEqual($width, $line['x_mpx'] + $line['width_mpx'], $shape->value);
+            }
+            self::assertLessThanOrEqual(1000 * $zone->rect->width, $x + $width);
+            self::assertLessThanOrEqual(1000 * $zone->rect->height, $y + $height);
+
+            $plain = ['line' => null, 'padding' => 0, 'shape' => $shape->value] + self::SHAPE;
+            $path = self::plan($plain)->zones()[0]->items[0]->drawing['path'];
+            $clip = ['shape' => $shape->value, 'radius' => self::SHAPE['radius']] + ['line' => [
+                'colour' => '#FFFFFF',
+                'px' => 6,
+            ]];
+            $clipped = self::plan(['clip' => $clip] + Sketch::picture('m'));
+            $numbers = static fn (string $path) => array_map(
+                floatval(...),
+                preg_split('/[^\d.]+/', $path, flags: \PREG_SPLIT_NO_EMPTY) ?: [],
+            );
+            $thousandth = static fn (float $one) => $one > 1 ? $one / 1000 : $one;
+            self::assertEqualsWithDelta(
+                array_map($thousandth, $numbers($path)),
+                $numbers($clipped->zones()[0]->clip['path'] ?? ''),
+                0.001,
+                $shape->value,
+            );
+        }
     }
 
     /** Every point of a shape and half its line lie inside the padding. */
