@@ -9,6 +9,7 @@ use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Picture\Variant;
 use UpperPane\Core\Text\SetText;
 use UpperPane\Core\Web\WebFacts;
 
@@ -25,6 +26,7 @@ final readonly class Item
      * @param ?WebFacts            $page  what is known of a page
      * @param ?string              $unstyled why it is not as the house style says
      * @param ?int                 $smallestPx of the letters of a chart
+     * @param ?Variant             $variant what is shown in the medium's place
      * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
     public function __construct(
@@ -42,6 +44,7 @@ final readonly class Item
         public ?string $unstyled = null,
         public ?bool $over = null,
         public ?int $smallestPx = null,
+        public ?Variant $variant = null,
     ) {
     }
 

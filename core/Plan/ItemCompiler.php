@@ -23,6 +23,8 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Picture\Quality;
+use UpperPane\Core\Picture\Variant;
 
 /** One fill in a box → how it is drawn there. */
 final readonly class ItemCompiler
@@ -107,11 +109,13 @@ final readonly class ItemCompiler
         [$fromMs, $lastsMs] = $fill->stretch($facts->durationMs) ?? [0, null];
         $fit = $fill->in($facts->size, $box);
 
+        $variant = $this->variant($fill, $facts, $facts->size, $fit);
+
         return new Item(
             $fill,
             [
                 'kind' => $facts->isVideo() ? 'video' : 'picture',
-                'sha256' => $facts->sha256,
+                'sha256' => $variant->sha256 ?? $facts->sha256,
                 'drawn_mpx' => self::thousandths($fit->drawn),
                 'seen_px' => [$fit->visible[2]->round(), $fit->visible[3]->round()],
                 'ground' => $fill->ground?->hex,
@@ -123,12 +127,31 @@ final readonly class ItemCompiler
                 $this->openings($facts, $fit, $box) +
                 ($facts->isVideo() ? ['content_ms' => $lastsMs ?? 0, 'sound' => $fill->sound] : []) +
                 ($fill->trim === null ? [] : ['content_from_ms' => $fromMs]) +
-                ($endsMs === null ? [] : ['until_ms' => $endsMs]),
+                ($endsMs === null ? [] : ['until_ms' => $endsMs]) +
+                ($variant === null
+                    ? []
+                    : [
+                        'delivered' => [
+                            'px' => $variant->size->toArray(),
+                            'bytes' => $variant->bytes,
+                            'of' => $facts->bytes,
+                        ],
+                    ]),
             fit: $fit,
             media: $facts,
             contentMs: $lastsMs,
+            variant: $variant,
             over: $endsMs === null || $endsMs > $this->context->untilMs() ? null : $endsMs <= $this->context->fromMs,
         );
+    }
+
+    private function variant(MediaFill $fill, MediaFacts $facts, Size $size, Fit $fit): ?Variant
+    {
+        $side = $facts->isVideo() || $fill->quality === Quality::Original
+            ? null
+            : Variant::longerSidePx($size, $fit->enlargement());
+
+        return $side === null ? null : $this->context->variants?->find($facts->sha256, $side, $fill->quality);
     }
 
     /**

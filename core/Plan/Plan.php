@@ -126,11 +126,12 @@ final readonly class Plan
     {
         $media = [];
         foreach ($this->items() as $item) {
-            if ($item->media?->size !== null) {
-                $media[$item->media->sha256] = [
-                    'sha256' => $item->media->sha256,
-                    'mime' => $item->media->mime,
-                    'bytes' => $item->media->bytes,
+            $file = $item->media?->size === null ? null : $item->variant ?? $item->media;
+            if ($file !== null) {
+                $media[$file->sha256] = [
+                    'sha256' => $file->sha256,
+                    'mime' => $file->mime,
+                    'bytes' => $file->bytes,
                 ];
             }
         }

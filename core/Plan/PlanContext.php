@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\MediaShelf;
+use UpperPane\Core\Picture\VariantShelf;
 use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
@@ -33,6 +34,7 @@ final readonly class PlanContext
         public ?Palette $palette = null,
         public Drawn $drawn = new Drawn(),
         public bool $still = false,
+        public ?VariantShelf $variants = null,
     ) {
     }
 

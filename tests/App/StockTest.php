@@ -10,6 +10,8 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Process\Process;
 use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Job\InspectMedia;
+use UpperPane\App\Job\MakeVariant;
+use UpperPane\App\Repository\Variants;
 use UpperPane\Core\Text\FontFile;
 use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Sketch;
@@ -79,6 +81,44 @@ final class StockTest extends ApiCase
     }
 
     /** A PDF of empty pages, written by hand (ISO 32000-1 §7.5). */
+    /** A large picture in a small pane: players get one with px enough for it, and so do bench and preview. */
+    public function testAPictureIsMadeForWhereItIsShown(): void
+    {
+        $this->signIn();
+        $stock = $this->call('GET', '/api/sites/harrowmere/stock')['media'];
+        $lake = array_column($stock, null, 'name')['Lake at dawn.jpg'];
+        $shown = fn () => array_column(
+            $this->call('GET', '/api/designs/'.self::BOARD.'/plan')['plan']['scenes']['s-rest']['zones'],
+            null,
+            'id',
+        )['z-right']['items'][0];
+        $this->edit([Sketch::fill('z-right', ['quality' => 'small'] + Sketch::picture($lake['id'], 'contain'))], 1);
+        self::assertSame($lake['sha256'], $shown()['sha256'], 'as it is, as long as none is made');
+
+        $wanted = [];
+        $variants = self::getContainer()->get(Variants::class);
+        self::assertInstanceOf(Variants::class, $variants);
+        $variants->order(100, static function (array $one) use (&$wanted): void {
+            $wanted[] = $one;
+        });
+        self::assertSame(0, $variants->order(100, static fn () => self::fail('ordered twice')));
+        $make = self::getContainer()->get(MakeVariant::class);
+        self::assertInstanceOf(MakeVariant::class, $make);
+        array_map($make->handle(...), array_filter($wanted, static fn (array $one) => $one['quality'] === 'small'));
+
+        $item = $shown();
+        self::assertNotSame($lake['sha256'], $item['sha256']);
+        self::assertGreaterThanOrEqual($item['drawn_mpx'][2] / 1000, $item['delivered']['px'][0]);
+        self::assertLessThan($lake['bytes'] / 4, $item['delivered']['bytes']);
+        $files = self::getContainer()->get(FilesystemOperator::class);
+        self::assertInstanceOf(FilesystemOperator::class, $files);
+        $made = $files->read(MediaFiles::original($item['sha256']));
+        self::assertSame($item['sha256'], hash('sha256', $made));
+        self::assertSame($item['delivered']['px'], array_slice(getimagesizefromstring($made) ?: [], 0, 2));
+        $this->raw('GET', "/media/$item[sha256]/original", '');
+        self::assertSame(200, $this->response->getStatusCode());
+    }
+
     /** A face of the Stock is one to write in, and stays in the Stock as long as something is written in it. */
     public function testAFontIsTakenIn(): void
     {

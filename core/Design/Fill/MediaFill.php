@@ -10,6 +10,7 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\Crop;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\FitMode;
+use UpperPane\Core\Picture\Quality;
 
 /**
  * A picture or a video from the Stock, the part of it that is shown, how it is sized into its zone, and the ground
@@ -19,7 +20,7 @@ final readonly class MediaFill implements Fill
 {
     private const KEYS = [
         ...['kind', 'media', 'fit', 'focus', 'ground', 'faces'],
-        ...['crop', 'clip', 'behind', 'sound', 'trim'],
+        ...['crop', 'clip', 'behind', 'quality', 'sound', 'trim'],
     ];
     private const MOST_FACES = 50;
 
@@ -37,20 +38,23 @@ final readonly class MediaFill implements Fill
         public ?Crop $crop,
         public bool $blurredBehind,
         public ?Clip $clip,
+        public Quality $quality,
     ) {
     }
 
     /**
-     * `focus` is in thousandths of a percent per axis; `sound` and `trim` belong to videos, `behind` to pictures: a
-     * video would have to be decoded twice.
+     * `focus` is in thousandths of a percent per axis; `sound` and `trim` belong to videos, `behind` and
+     * `quality` to pictures: a video would have to be decoded twice, and takes too long to make anew.
      */
     public static function parse(Input $input, FillKind $kind): self
     {
-        $others = $kind === FillKind::Video ? ['behind'] : ['sound', 'trim'];
+        $others = $kind === FillKind::Video ? ['behind', 'quality'] : ['sound', 'trim'];
         $input->keys(array_values(array_diff(self::KEYS, $others)));
         $focus = $input->list('focus', 2, 2);
         $trim = $kind === FillKind::Video ? $input->optional('trim') : null;
         $crop = $input->optional('crop');
+        $quality = $input->has('quality') ? $input->enum('quality', Quality::class) : Quality::Usual;
+        \assert($quality instanceof Quality);
 
         return new self(
             $kind,
@@ -65,6 +69,7 @@ final readonly class MediaFill implements Fill
             $crop === null ? null : Crop::parse($crop),
             $input->optional('behind') !== null && $input->choice('behind', ['blurred']) === 'blurred',
             Clip::parseOrNone($input),
+            $quality,
         );
     }
 
@@ -89,6 +94,7 @@ final readonly class MediaFill implements Fill
             array_filter([
                 'crop' => $this->crop?->ppm->toArray(),
                 'clip' => $this->clip?->toArray(),
+                'quality' => $this->quality === Quality::Usual ? null : $this->quality->value,
                 'behind' => $this->blurredBehind ? 'blurred' : null,
                 'trim' => $this->trim?->toArray(),
             ]);

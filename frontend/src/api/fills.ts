@@ -47,6 +47,7 @@ interface MediaLook {
 export interface PictureFill extends MediaLook {
   kind: 'picture'
   behind?: 'blurred' | null
+  quality?: 'usual' | 'small' | 'original'
 }
 export interface VideoFill extends MediaLook {
   kind: 'video'

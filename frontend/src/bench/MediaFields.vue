@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { BFormCheckbox, BFormInput, BFormRadio } from 'bootstrap-vue-next'
+import { BFormCheckbox, BFormInput, BFormRadio, BFormSelect } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FitMode, MediaFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
-import { percent, pixels, seconds } from '../ui/format'
+import { fileSize, percent, pixels, seconds } from '../ui/format'
 import ClipFields from './ClipFields.vue'
 import CropFields from './CropFields.vue'
 import FaceMarks from './FaceMarks.vue'
@@ -19,6 +19,14 @@ const stock = useUploads()
 const fits: FitMode[] = ['contain', 'cover', 'stretch', 'none']
 const media = computed(() => stock.find(props.fill.media))
 
+/** What players get, and of how much. */
+const delivered = computed(() => {
+  const made = props.item && 'delivered' in props.item ? props.item.delivered : undefined
+  if (!made) return media.value ? t('fill.delivered-whole', { size: fileSize(media.value.bytes) }) : ''
+  return t('fill.delivered-of', { px: pixels(...made.px), size: fileSize(made.bytes), of: fileSize(made.of) })
+})
+const quality = (event: Event): void =>
+  emit('set', { quality: (event.target as HTMLSelectElement).value as 'usual' | 'small' | 'original' }, 'quality')
 function focus(axis: 0 | 1, event: Event): void {
   const typed = Math.round(Number((event.target as HTMLInputElement).value) * 1000)
   emit('set', { focus: axis === 0 ? [typed, props.fill.focus[1]] : [props.fill.focus[0], typed] }, 'focus')
@@ -116,6 +124,13 @@ function point(event: MouseEvent): void {
     :size="media.size"
     :zone="zone ?? null"
     @set="(crop) => emit('set', { crop }, 'crop')" />
+  <label v-if="fill.kind === 'picture'">
+    {{ t('fill.delivered') }}
+    <BFormSelect size="sm" :model-value="fill.quality ?? 'usual'" @change="quality">
+      <option v-for="one in ['usual', 'small', 'original']" :key="one" :value="one">{{ t(`fill.delivered-${one}`) }}</option>
+    </BFormSelect>
+    <span v-if="media" class="measure hint">{{ delivered }}</span>
+  </label>
   <ClipFields v-if="!plain" :clip="fill.clip ?? null" @set="(clip) => emit('set', { clip }, 'clip')" />
   <FaceMarks
     v-if="media && !plain"

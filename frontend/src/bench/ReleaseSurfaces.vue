@@ -6,7 +6,8 @@ import { call } from '../api/client'
 import type { Elevation, SurfaceLine } from '../api/surfaces'
 import FindingLines from '../ui/FindingLines.vue'
 import FindingMark from '../ui/FindingMark.vue'
-import { pixels } from '../ui/format'
+import type { Plan } from '../plan/types'
+import { fileSize, pixels } from '../ui/format'
 import PlanStill from '../ui/PlanStill.vue'
 import { useDesign } from './design'
 import type { SurfaceSheet } from './useBeside'
@@ -25,6 +26,14 @@ const ordered = computed(() => [...surfaces.value.filter((one) => meant(one.code
 const meant = (code: string): boolean => code === design.answer?.surface?.code || (design.answer?.surfaces.includes(code) ?? false)
 const worst = (sheet: SurfaceSheet): 'stop' | 'caution' | 'note' | null =>
   (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
+/** What its players will have to fetch. */
+function weight(plan: Plan): string {
+  const items = Object.values(plan.scenes).flatMap((scene) => scene.zones.flatMap((zone) => zone.items))
+  const made = new Map(items.flatMap((item) => ('delivered' in item && item.delivered ? [[item.sha256, item.delivered]] : [])))
+  const saved = [...made.values()].reduce((sum, one) => sum + one.of - one.bytes, 0)
+  const all = t('release.weight', { size: fileSize(plan.media.reduce((sum, one) => sum + one.bytes, 0)) })
+  return saved > 0 ? `${all}, ${t('release.saved', { size: fileSize(saved) })}` : all
+}
 const toggle = (code: string, on: boolean): void =>
   void (codes.value = on ? [...codes.value, code] : codes.value.filter((one) => one !== code))
 
@@ -60,6 +69,7 @@ onMounted(async () => {
       </BFormCheckbox>
       <template v-if="chosen(one.code) && sheets[one.code]">
         <PlanStill :plan="sheets[one.code]!.plan" :width="150" :height="84" />
+        <span class="hint measure">{{ weight(sheets[one.code]!.plan) }}</span>
         <details v-if="sheets[one.code]!.findings.length">
           <summary>
             <FindingMark v-if="worst(sheets[one.code]!)" :severity="worst(sheets[one.code]!)!" />

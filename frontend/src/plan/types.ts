@@ -67,6 +67,8 @@ interface Picture {
   drawn_mpx: Rect
   /** Of its own px. */
   seen_px: [number, number]
+  /** Made for where it is shown, of a file of so many bytes. */
+  delivered?: { px: [number, number]; bytes: number; of: number }
   /** Of a cropped one: what is to be seen of it. */
   window_mpx?: Rect
   ground: string | null

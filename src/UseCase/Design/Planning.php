@@ -14,6 +14,7 @@ use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
+use UpperPane\App\Repository\Variants;
 use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\Core\Base\Refusal;
@@ -37,6 +38,7 @@ final readonly class Planning
         private Sites $sites,
         private MediaLibrary $media,
         private WebPages $pages,
+        private Variants $variants,
         private HouseStyles $styles,
         private FontShelf $fonts,
         private ShiftedClock $clock,
@@ -118,6 +120,7 @@ final readonly class Planning
             new \DateTimeZone($site->timeZone),
             $this->clock->nowMs(),
             Rational::of(1),
+            variants: $this->variants,
         );
 
         $styled = $style === null ? $context : $context->styledBy(Palette::of($style));

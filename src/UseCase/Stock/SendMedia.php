@@ -25,9 +25,10 @@ final readonly class SendMedia
     public function __invoke(string $sha256, bool $thumbnail, Person $person): array
     {
         $mime = $this->database->fetchOne(
-            'SELECT m.mime FROM media m JOIN access a ON a.site_id = m.site_id '.
-                'WHERE m.sha256 = ? AND a.person_id = ? LIMIT 1',
-            [$sha256, $person->id],
+            'SELECT m.mime FROM media m JOIN access a ON a.site_id = m.site_id WHERE m.sha256 = ? AND a.person_id = ? '.
+                'UNION ALL SELECT v.mime FROM variant v JOIN media m ON m.sha256 = v.original '.
+                'JOIN access a ON a.site_id = m.site_id WHERE v.sha256 = ? AND a.person_id = ? LIMIT 1',
+            [$sha256, $person->id, $sha256, $person->id],
         );
         $path = $thumbnail ? MediaFiles::thumbnail($sha256) : MediaFiles::original($sha256);
         if ($mime === false || !$this->files->fileExists($path)) {
