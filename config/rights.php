@@ -10,6 +10,7 @@ use UpperPane\Core\Site\Role;
  */
 $everyone = Role::cases();
 $designing = [Role::Designer, Role::Administrator];
+$adding = [Role::Designer, Role::Editor, Role::Administrator];
 $handing = [Role::Designer, Role::Operator, Role::Administrator];
 $changing = [Role::Designer, Role::Technician, Role::Administrator];
 $mounting = [Role::Technician, Role::Designer, Role::Administrator];
@@ -66,10 +67,16 @@ return [
     'design_restore' => $designing,
     'stock' => $everyone,
     'stock_allowed' => $everyone,
-    'stock_add' => [Role::Designer, Role::Editor, Role::Administrator],
+    'stock_add' => $adding,
+    'upload_begin' => $adding,
+    'upload_look' => $adding,
+    'upload_part' => $adding,
+    'upload_done' => $adding,
+    'upload_give_up' => $adding,
     'stock_remove' => $designing,
+    'stock_back' => $designing,
     'stock_replace' => $designing,
-    'stock_note' => [Role::Designer, Role::Editor, Role::Administrator],
+    'stock_note' => $adding,
     'stock_file' => $everyone,
     'design_releases' => $everyone,
     'release_make' => $designing,

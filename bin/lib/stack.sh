@@ -154,7 +154,7 @@ start_web() {
   rm -rf "$STACK/cache"
   "$ROOT/bin/console" cache:warmup >"$STACK/log/cache.log" 2>&1 || fail "The app could not be prepared." "$(tail -n 5 "$STACK/log/cache.log")"
   # All folders of the media storage at once: tests run as another user than the web, and whoever makes one owns it.
-  mkdir -p "$STACK/published/orders" "$STACK/published/released" "$STACK"/media/{0,1,2,3,4,5,6,7,8,9,a,b,c,d,e,f}{0,1,2,3,4,5,6,7,8,9,a,b,c,d,e,f} "$STACK/fonts"
+  mkdir -p "$STACK/published/orders" "$STACK/published/released" "$STACK/media/uploads" "$STACK"/media/{0,1,2,3,4,5,6,7,8,9,a,b,c,d,e,f}{0,1,2,3,4,5,6,7,8,9,a,b,c,d,e,f} "$STACK/fonts"
   cp -rn "$ROOT/var/fonts/." "$STACK/fonts/" 2>/dev/null || true
   give_to_web
   chmod 755 "$STACK"

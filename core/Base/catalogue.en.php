@@ -588,6 +588,16 @@ return [
     'stock.upload_broken' => ['The file did not arrive whole: {why}', 'Send it again.'],
     'stock.empty' => ['“{name}” has 0 bytes.', 'Export the file again.'],
     'stock.type' => ['“{name}” is {mime} by its content, whatever its name says.', 'Use one of: {known}.'],
+    'stock.too_large' => ['“{name}” is too large: {most} GB are the most.', 'Cut it, or encode it at a lower rate.'],
+    'stock.part' => [
+        'A part of {bytes} bytes does not fit here: 1 to {most} are wanted.',
+        'Send it as the answer to a HEAD request says.',
+    ],
+    'stock.upload_elsewhere' => [
+        'Of this upload {received} bytes have arrived: it goes on from there.',
+        'Ask with HEAD how much is there, and send the rest.',
+    ],
+    'stock.there' => ['“{name}” is in the Stock.', 'Look for it there.'],
     'stock.font_broken' => [
         'This font cannot be read, or its letters cannot be drawn.',
         'Export it again as TTF or OTF, or ask whoever made it for a whole file.',

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Adapter;
 
+use UpperPane\Core\Base\Refusal;
+
 /** What a file is, by its first bytes and never by its name. */
 final class FileKind
 {
@@ -27,6 +29,24 @@ final class FileKind
             $mime === 'application/octet-stream' && self::isTransportStream($path) => 'video/mp2t',
             default => self::NAMED_ELSE[$mime] ?? $mime,
         };
+    }
+
+    /**
+     * @param array<string, string> $known kinds by media type
+     *
+     * @throws Refusal `stock.type`
+     */
+    public static function demand(string $path, string $name, array $known): string
+    {
+        $mime = self::of($path);
+
+        return isset($known[$mime])
+            ? $mime
+            : throw Refusal::because('stock.type', '/file', [
+                'name' => $name,
+                'mime' => $mime,
+                'known' => array_values($known),
+            ]);
     }
 
     private static function isTransportStream(string $path): bool

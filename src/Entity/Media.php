@@ -20,7 +20,7 @@ class Media
     public const WAITING = 'waiting';
     public const READY = 'ready';
     public const FAILED = 'failed';
-    /** A font that was taken out: what was set in it is still drawn with it. */
+    /** No longer in the Stock; what was written in a font is still drawn with it. */
     public const TAKEN_OUT = 'taken_out';
 
     #[ORM\Column(length: 10)]
@@ -54,13 +54,17 @@ class Media
     #[ORM\Column(type: 'json', nullable: true)]
     public ?array $font = null;
 
+    /** When it was taken out of the Stock. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $takenMs = null;
+
     /** @var list<array<string, mixed>> what it was before it was replaced, latest first, as {@see content()} says it */
     #[ORM\Column(type: 'json')]
     public array $earlier = [];
 
     /** @var array<string, mixed> as {@see MediaNotes} writes them */
     #[ORM\Column(type: 'json')]
-    public array $notes = ['tags' => [], 'licence' => '', 'until' => null];
+    public array $notes = ['tags' => [], 'licence' => '', 'until' => null, 'folder' => ''];
 
     public function __construct(
         #[ORM\Id, ORM\Column(length: 36)] public string $id,
@@ -140,6 +144,22 @@ class Media
             'why' => $facts['why'],
         ];
         [$this->sha256, $this->mime, $this->bytes] = [$sha256, $mime, $bytes];
+    }
+
+    public function takeOut(int $nowMs): void
+    {
+        [$this->state, $this->takenMs] = [self::TAKEN_OUT, $nowMs];
+    }
+
+    /** To what it was: it had been looked at, or could not be used. */
+    public function bringBack(): void
+    {
+        $this->state = match (true) {
+            $this->fault !== null => self::FAILED,
+            $this->width === null && $this->font === null => self::WAITING,
+            default => self::READY,
+        };
+        $this->takenMs = null;
     }
 
     public function fail(Refusal $why): void

@@ -70,11 +70,21 @@ final class StockController
     }
 
     #[Route('/api/stock/{id}', 'stock_remove', methods: ['DELETE'])]
-    public function remove(string $id, #[CurrentUser] Person $person, RemoveMedia $remove): Response
-    {
-        $remove($id, $person);
+    public function remove(
+        string $id,
+        Request $request,
+        #[CurrentUser] Person $person,
+        RemoveMedia $remove,
+    ): Response {
+        $remove($id, max(0, $request->query->getInt('despite')), $person);
 
         return new Response(null, Response::HTTP_NO_CONTENT);
+    }
+
+    #[Route('/api/stock/{id}/back', 'stock_back', methods: ['POST'])]
+    public function back(string $id, #[CurrentUser] Person $person, RemoveMedia $remove): JsonResponse
+    {
+        return new JsonResponse($remove->back($id, $person));
     }
 
     /** What nginx asks before it reads the body of an upload. */

@@ -34,7 +34,8 @@ final class MediaLibrary implements MediaShelf
             $this->known += array_fill_keys($ids, null);
             foreach (
                 $this->database->fetchAllAssociative(
-                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings, notes FROM media WHERE id IN (?)',
+                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings, notes FROM media WHERE id IN (?) '.
+                        "AND state <> 'taken_out'",
                     [$ids],
                     [ArrayParameterType::STRING],
                 ) as $row

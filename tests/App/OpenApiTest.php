@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Routing\RouterInterface;
 use UpperPane\Tests\Support\Contract;
+use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Sketch;
 
 /** docs/openapi.json against the routes there are and against real answers. */
@@ -75,6 +76,7 @@ final class OpenApiTest extends ApiCase
         unlink($file);
         $media = json_decode((string) $this->response->getContent(), true)['id'];
         $this->call('DELETE', "/api/stock/$media", status: 204);
+        $this->call('POST', "/api/stock/$media/back", status: 200);
         $this->call('GET', '/api/sites/harrowmere/stock/allowed', status: 204);
         $this->call('GET', '/api/sites/harrowmere/fonts', status: 200);
         $this->call('GET', '/api/modes', status: 200);
@@ -117,6 +119,20 @@ final class OpenApiTest extends ApiCase
         $this->call('GET', "$design/plans?surfaces=gate-1,hall", status: 200);
         $this->call('GET', "$design/moment/5000", status: 200);
         $noted = $this->call('GET', '/api/sites/harrowmere/stock')['media'][0];
+        $bytes = (string) file_get_contents(Files::bytes('part.svg', '<svg xmlns="http://www.w3.org/2000/svg"/>'));
+        $length = ['HTTP_UPLOAD_LENGTH' => (string) strlen($bytes)];
+        foreach (['done', 'given up'] as $end) {
+            $this->call('POST', '/api/sites/harrowmere/uploads', null, 201, $length);
+            $upload = (string) $this->response->headers->get('Location');
+            $this->call('GET', $upload, status: 200);
+            $this->raw('PATCH', $upload, $bytes, [
+                'HTTP_UPLOAD_OFFSET' => '0',
+                'CONTENT_TYPE' => 'application/offset+octet-stream',
+            ]);
+            $end === 'done'
+                ? $this->call('POST', "$upload/done", null, 201)
+                : $this->call('DELETE', $upload, null, 204);
+        }
         $notes = ['tags' => ['lake'], 'licence' => 'ours', 'until' => '2099-12-31'];
         $seen = ['seen' => $noted['notes'], 'notes' => $notes];
         $this->call('POST', "/api/stock/{$noted['id']}/notes", $seen, 200);

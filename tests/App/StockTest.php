@@ -81,6 +81,96 @@ final class StockTest extends ApiCase
     }
 
     /** A PDF of empty pages, written by hand (ISO 32000-1 §7.5). */
+    /** Part by part as tus 1.0.0 has it: what was lost on its way is sent again from where it ended. */
+    public function testAFileComesInParts(): void
+    {
+        $bytes = (string) file_get_contents(Files::bytes('parts.png', self::png()));
+        $this->signIn();
+        $id = $this->begun($bytes, 'Übersicht, alle.png');
+        $send = fn (int $from, string $part) => $this->part($id, $from, $part);
+        self::assertSame(204, $send(0, substr($bytes, 0, 40)));
+        self::assertSame('40', $this->response->headers->get('Upload-Offset'));
+        self::assertSame(409, $send(0, substr($bytes, 0, 40)), 'it has arrived');
+        self::assertSame(422, $send(40, substr($bytes, 40).'more'), 'beyond its end');
+        self::assertSame(422, $send(40, ''));
+        self::assertSame(['received' => 40, 'bytes' => strlen($bytes)], $this->call('GET', "/api/uploads/$id"));
+        self::assertSame('stock.upload_elsewhere', $this->call('POST', "/api/uploads/$id/done", null, 409)['code']);
+        $this->signIn('ada');
+        $this->call('GET', "/api/uploads/$id", null, 404);
+        $this->signIn();
+        self::assertSame(204, $send(40, substr($bytes, 40)));
+        $media = $this->call('POST', "/api/uploads/$id/done", null, 201);
+        self::assertSame(['Übersicht, alle.png', hash('sha256', $bytes)], [$media['name'], $media['sha256']]);
+        $this->call('GET', "/api/uploads/$id", null, 404);
+    }
+
+    public function testWhatTheStockDoesNotTakeIsRefusedEarly(): void
+    {
+        $this->signIn();
+        $id = $this->begun(str_repeat('x', 900), 'film.mp4');
+        self::assertSame(422, $this->part($id, 0, "#!/bin/sh\necho not a film\n"));
+        self::assertStringContainsString('stock.type', (string) $this->response->getContent());
+        $this->call('DELETE', "/api/uploads/$id", null, 204);
+        $this->call('GET', "/api/uploads/$id", null, 404);
+        foreach ([[0, 'stock.empty'], [(4 << 30) + 1, 'stock.too_large']] as [$length, $code]) {
+            $server = ['HTTP_UPLOAD_LENGTH' => (string) $length];
+            $refused = $this->call('POST', '/api/sites/harrowmere/uploads', null, 422, $server);
+            self::assertSame($code, $refused['code']);
+        }
+        $this->signIn('olga');
+        $this->call('POST', '/api/sites/harrowmere/uploads', null, 403, ['HTTP_UPLOAD_LENGTH' => '9']);
+    }
+
+    /** What is used is taken out by who has seen where; there nothing is shown, until it is brought back. */
+    public function testAUsedMediumIsTakenOutAndBroughtBack(): void
+    {
+        $this->signIn('ada');
+        $stock = $this->call('GET', '/api/sites/harrowmere/stock')['media'];
+        $used = array_values(array_filter($stock, static fn (array $one) => $one['uses'] > 0))[0];
+        $path = "/api/stock/$used[id]";
+        self::assertSame('stock.in_use', $this->call('DELETE', $path, null, 409)['code']);
+        $this->call('DELETE', "$path?despite=".(count($used['used_in']) + 1), null, 409);
+        $this->call('DELETE', "$path?despite=".count($used['used_in']), null, 204);
+        $ids = fn () => array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id');
+        self::assertNotContains($used['id'], $ids());
+        $this->raw('GET', "/media/$used[sha256]/original", '');
+        self::assertSame(404, $this->response->getStatusCode());
+        self::assertSame('ready', $this->call('POST', "$path/back", null, 200)['state']);
+        self::assertContains($used['id'], $ids());
+        self::assertSame('stock.there', $this->call('POST', "$path/back", null, 409)['code']);
+    }
+
+    private static function png(): string
+    {
+        $picture = imagecreatetruecolor(64, 64);
+        for ($x = 0; $x < 64; ++$x) {
+            imagesetpixel($picture, $x, random_int(0, 63), random_int(0, 0xFFFFFF));
+        }
+        ob_start();
+        imagepng($picture);
+
+        return (string) ob_get_clean();
+    }
+
+    private function begun(string $bytes, string $name): string
+    {
+        $this->raw('POST', '/api/sites/harrowmere/uploads', '', [
+            'HTTP_UPLOAD_LENGTH' => (string) strlen($bytes),
+            'HTTP_UPLOAD_METADATA' => 'filename '.base64_encode($name),
+        ]);
+        self::assertSame(201, $this->response->getStatusCode());
+
+        return basename((string) $this->response->headers->get('Location'));
+    }
+
+    private function part(string $id, int $from, string $part): int
+    {
+        $type = ['CONTENT_TYPE' => 'application/offset+octet-stream', 'HTTP_UPLOAD_OFFSET' => (string) $from];
+        $this->raw('PATCH', "/api/uploads/$id", $part, $type);
+
+        return $this->response->getStatusCode();
+    }
+
     /** A large picture in a small pane: players get one with px enough for it, and so do bench and preview. */
     public function testAPictureIsMadeForWhereItIsShown(): void
     {
@@ -117,6 +207,8 @@ final class StockTest extends ApiCase
         self::assertSame($item['delivered']['px'], array_slice(getimagesizefromstring($made) ?: [], 0, 2));
         $this->raw('GET', "/media/$item[sha256]/original", '');
         self::assertSame(200, $this->response->getStatusCode());
+        $this->raw('GET', "/media/$item[sha256]/thumbnail", '');
+        self::assertSame(200, $this->response->getStatusCode(), 'that of the picture it was made of');
     }
 
     /** A face of the Stock is one to write in, and stays in the Stock as long as something is written in it. */

@@ -15,6 +15,8 @@ export const useCsrf = (token: string): void => {
   csrf = token
 }
 
+export const token = (): string => csrf
+
 export async function call<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
   let response: Response
   try {
@@ -57,25 +59,4 @@ export async function sendBytes<T>(path: string, file: Blob): Promise<T> {
     throw new NoAnswer()
   }
   return read<T>(response.status, await response.text())
-}
-
-/** Sends a file with its progress in bytes, which fetch cannot tell. */
-export function upload<T>(path: string, file: File, progress: (sent: number) => void): Promise<T> {
-  return new Promise((resolve, reject) => {
-    const request = new XMLHttpRequest()
-    const form = new FormData()
-    form.append('file', file, file.name)
-    request.open('POST', path)
-    request.setRequestHeader('X-Csrf-Token', csrf)
-    request.upload.onprogress = (event) => progress(event.loaded)
-    request.onerror = () => reject(new NoAnswer())
-    request.onload = () => {
-      try {
-        resolve(read<T>(request.status, request.responseText))
-      } catch (error) {
-        reject(error instanceof Error ? error : new NoAnswer())
-      }
-    }
-    request.send(form)
-  })
 }

@@ -207,6 +207,7 @@ export interface MediaNotes {
   tags: string[]
   licence: string
   until: string | null
+  folder: string
 }
 export interface MediaLine {
   id: string

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { BFormCheckbox, BFormInput } from 'bootstrap-vue-next'
+import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
@@ -22,6 +22,7 @@ const session = useSession()
 const { pictureGround } = useScene()
 const floats = useFloats()
 const search = ref('')
+const folder = ref('')
 /** Only what the chosen zone shows without bars and without loss. */
 const fitting = ref(false)
 const ratio = computed(() => (design.zone ? ratioText(design.zone.ratio) : ''))
@@ -29,6 +30,7 @@ const listed = computed(() =>
   stock.media.filter(
     (one) =>
       one.kind !== 'font' &&
+      stock.isIn(one, folder.value) &&
       one.name.toLowerCase().includes(search.value.toLowerCase()) &&
       (!fitting.value || !ratio.value || (one.ratio && ratioText(one.ratio) === ratio.value)),
   ),
@@ -53,6 +55,12 @@ function press(media: MediaLine, event: PointerEvent): void {
   <div @dragover.prevent @drop.prevent="stock.sendAll($event.dataTransfer?.files ?? [])">
     <label class="visually-hidden" for="shelf-search">{{ t('stock.search') }}</label>
     <BFormInput size="sm" id="shelf-search" v-model="search" type="search" :placeholder="t('stock.search')" />
+    <label v-if="stock.folders.length" class="visually-hidden" for="shelf-folder">{{ t('stock.folder') }}</label>
+    <BFormSelect v-if="stock.folders.length" id="shelf-folder" v-model="folder" size="sm">
+      <option value="">{{ t('stock.any-folder') }}</option>
+      <option v-for="one in stock.folders" :key="one" :value="one">{{ one }}</option>
+      <option value="/">{{ t('stock.no-folder') }}</option>
+    </BFormSelect>
     <BFormCheckbox v-if="design.zone" v-model="fitting">
       {{ t('stock.fits', { letter: design.zone.letter, ratio }) }}
     </BFormCheckbox>

@@ -1,18 +1,34 @@
 <script setup lang="ts">
 import { vBTooltip } from 'bootstrap-vue-next'
+import { ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { dayOf, fileSize, pixels, ratioText, seconds } from '../ui/format'
 
-defineProps<{ media: MediaLine }>()
+const props = defineProps<{ media: MediaLine }>()
 const { t } = useI18n()
+/** A video shows, while the pointer is over it, what comes so far into it. */
+const over = ref(false)
+const video = useTemplateRef<HTMLVideoElement>('video')
+function scrub(event: PointerEvent): void {
+  const box = (event.currentTarget as HTMLElement).getBoundingClientRect()
+  const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width))
+  if (video.value && !video.value.seeking) video.value.currentTime = (share * (props.media.duration_ms ?? 0)) / 1000
+}
 </script>
 
 <template>
   <article class="media-card" :data-media="media.id">
-    <div class="frame">
+    <div class="frame" @pointerenter="over = true" @pointermove="scrub" @pointerleave="over = false">
       <img v-if="media.state === 'ready'" :src="`/media/${media.sha256}/thumbnail`" alt="" draggable="false" />
       <span v-else class="frame-word">{{ t(`stock.${media.state}`) }}</span>
+      <video
+        v-if="over && media.kind === 'video' && media.state === 'ready'"
+        ref="video"
+        :src="`/media/${media.sha256}/original`"
+        muted
+        preload="auto"
+        aria-hidden="true" />
       <span v-if="media.duration_ms" class="duration">{{ seconds(media.duration_ms) }}</span>
     </div>
     <h3 v-b-tooltip="media.name">{{ media.name }}</h3>
@@ -28,6 +44,7 @@ const { t } = useI18n()
       {{ fileSize(media.bytes) }} ·
       <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
     </p>
+    <p v-if="media.notes.folder" class="hint">{{ media.notes.folder }}</p>
     <p v-if="media.notes.tags.length" class="tags">
       <span v-for="tag in media.notes.tags" :key="tag">{{ tag }}</span>
     </p>
@@ -38,6 +55,14 @@ const { t } = useI18n()
 </template>
 
 <style scoped>
+.frame video {
+  position: absolute;
+  inset: 0;
+  width: 100%;
+  height: 100%;
+  object-fit: contain;
+  background: #0c1216;
+}
 .tags {
   display: flex;
   flex-wrap: wrap;

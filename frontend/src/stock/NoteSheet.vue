@@ -14,6 +14,7 @@ const stock = useUploads()
 const shown = ref(true)
 const tags = ref(props.media.notes.tags.join(', '))
 const licence = ref(props.media.notes.licence)
+const folder = ref(props.media.notes.folder)
 const until = ref(props.media.notes.until ?? '')
 const error = ref<unknown>(null)
 
@@ -24,7 +25,7 @@ async function save(): Promise<void> {
     .map((one) => one.trim())
     .filter(Boolean)
   try {
-    await stock.note(props.media, { tags: words, licence: licence.value, until: until.value || null })
+    await stock.note(props.media, { tags: words, licence: licence.value, until: until.value || null, folder: folder.value })
     emit('close', props.media)
   } catch (refused) {
     error.value = refused
@@ -33,8 +34,14 @@ async function save(): Promise<void> {
 </script>
 
 <template>
-  <BModal v-model="shown" :title="t('stock.notes-of', { name: media.name })" @hidden="emit('close', null)">
+  <BModal v-model="shown" :title="t('stock.notes-of', { name: media.name })" :header-close-label="t('close')" @hidden="emit('close', null)">
     <RefusalNote :error="error" />
+    <label>
+      {{ t('stock.folder') }}
+      <BFormInput v-model="folder" size="sm" maxlength="120" list="stock-folders" />
+      <datalist id="stock-folders"><option v-for="one in stock.folders" :key="one" :value="one" /></datalist>
+      <span class="hint">{{ t('stock.folder-hint') }}</span>
+    </label>
     <label>
       {{ t('stock.tags') }}
       <BFormInput v-model="tags" size="sm" />

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
-import { call, upload } from '../api/client'
+import { call } from '../api/client'
+import { sendInParts } from '../api/parts'
 import type { MediaLine, MediaNotes } from '../api/types'
 import { useSession } from '../session/session'
 
@@ -11,9 +12,13 @@ interface Upload {
   name: string
   total: number
   sent: number
+  /** When it began, in ms of the page; null while it waits. */
+  since: number | null
   /** What was refused; null while nothing was. */
   fault: unknown
   done: boolean
+  /** Goes on where it ended. */
+  again: () => void
 }
 
 /** The Stock and what is on its way there. Uploads go on while people work elsewhere. */
@@ -86,11 +91,17 @@ export const useUploads = defineStore('uploads', () => {
       )
     })
 
-  async function send(file: File): Promise<MediaLine | undefined> {
-    uploads.value.push({ key: ++number, name: file.name, total: file.size, sent: 0, fault: null, done: false })
-    const line = uploads.value[uploads.value.length - 1] as Upload
+  function wait(file: File): Upload {
+    const line = { name: file.name, total: file.size, sent: 0, since: null, fault: null, done: false }
+    uploads.value.push({ key: ++number, ...line, again: () => void send(file, begun) })
+    const begun = uploads.value[uploads.value.length - 1] as Upload
+    return begun
+  }
+  async function send(file: File, line: Upload = wait(file)): Promise<MediaLine | undefined> {
+    line.since = performance.now()
+    line.fault = null
     try {
-      const made = await upload<MediaLine>(`/api/sites/${session.slug}/stock`, file, (sent) => (line.sent = sent))
+      const made = await sendInParts<MediaLine>(session.slug, file, (sent) => (line.sent = sent))
       line.done = true
       await load()
       return made
@@ -100,10 +111,24 @@ export const useUploads = defineStore('uploads', () => {
     }
   }
 
+  /** One after another; all of them are seen to wait. */
   async function sendAll(files: Iterable<File>): Promise<void> {
-    for (const file of files) await send(file)
+    for (const [file, line] of [...files].map((one) => [one, wait(one)] as const)) await send(file, line)
   }
 
+  /** Also those that only hold others. */
+  const folders = computed(() =>
+    [
+      ...new Set(
+        media.value.flatMap((one) => {
+          const names = one.notes.folder === '' ? [] : one.notes.folder.split('/')
+          return names.map((_, index) => names.slice(0, index + 1).join('/'))
+        }),
+      ),
+    ].sort(),
+  )
+  const isIn = (one: MediaLine, folder: string): boolean =>
+    folder === '' || `${one.notes.folder}/`.startsWith(folder === '/' ? '/' : `${folder}/`)
   const dismiss = (key: number): void => {
     uploads.value = uploads.value.filter((one) => one.key !== key)
   }
@@ -123,6 +148,8 @@ export const useUploads = defineStore('uploads', () => {
     note,
     replaceByFile,
     sendForUse,
+    folders,
+    isIn,
     dismiss,
     find,
   }

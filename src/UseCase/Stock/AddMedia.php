@@ -77,14 +77,7 @@ final readonly class AddMedia
         if ($bytes === 0) {
             throw Refusal::because('stock.empty', '/file', ['name' => $name]);
         }
-        $mime = FileKind::of($path);
-        if (!isset(self::KINDS[$mime])) {
-            throw Refusal::because('stock.type', '/file', [
-                'name' => $name,
-                'mime' => $mime,
-                'known' => array_values(self::KINDS),
-            ]);
-        }
+        $mime = FileKind::demand($path, $name, self::KINDS);
         Room::demand((int) disk_free_space($this->varDir), $bytes);
         $sha256 = (string) hash_file('sha256', $path);
         return $this->entities->wrapInTransaction(
@@ -138,7 +131,7 @@ final readonly class AddMedia
     private function again(Media $media, Person $person): Media
     {
         $this->entities->wrapInTransaction(function () use ($media, $person): void {
-            [$media->state, $media->fault] = [Media::WAITING, null];
+            [$media->state, $media->fault, $media->takenMs] = [Media::WAITING, null, null];
             $this->queue->add(InspectMedia::KIND, ['media' => $media->id]);
             $this->recorder->record($person, 'stock.again', $media->id, ['name' => $media->name]);
         });

@@ -24,17 +24,22 @@ final readonly class SendMedia
      */
     public function __invoke(string $sha256, bool $thumbnail, Person $person): array
     {
-        $mime = $this->database->fetchOne(
-            'SELECT m.mime FROM media m JOIN access a ON a.site_id = m.site_id WHERE m.sha256 = ? AND a.person_id = ? '.
-                'UNION ALL SELECT v.mime FROM variant v JOIN media m ON m.sha256 = v.original '.
-                'JOIN access a ON a.site_id = m.site_id WHERE v.sha256 = ? AND a.person_id = ? LIMIT 1',
+        $found = $this->database->fetchAssociative(
+            'SELECT m.mime, m.sha256 AS original FROM media m JOIN access a ON a.site_id = m.site_id '.
+                'WHERE m.sha256 = ? AND a.person_id = ? AND (m.taken_ms IS NULL OR m.font IS NOT NULL) '.
+                'UNION ALL SELECT v.mime, v.original FROM variant v JOIN media m ON m.sha256 = v.original '.
+                'JOIN access a ON a.site_id = m.site_id '.
+                'WHERE v.sha256 = ? AND a.person_id = ? AND m.taken_ms IS NULL LIMIT 1',
             [$sha256, $person->id, $sha256, $person->id],
         );
-        $path = $thumbnail ? MediaFiles::thumbnail($sha256) : MediaFiles::original($sha256);
-        if ($mime === false || !$this->files->fileExists($path)) {
+        // What was made smaller looks as what it was made of.
+        $path = $thumbnail
+            ? MediaFiles::thumbnail((string) ($found['original'] ?? $sha256))
+            : MediaFiles::original($sha256);
+        if ($found === false || !$this->files->fileExists($path)) {
             throw Absent::named('file');
         }
 
-        return ['path' => $path, 'mime' => $thumbnail ? 'image/webp' : (string) $mime];
+        return ['path' => $path, 'mime' => $thumbnail ? 'image/webp' : (string) $found['mime']];
     }
 }

@@ -7,6 +7,7 @@ namespace UpperPane\App\UseCase\Sweep;
 use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemOperator;
 use League\Flysystem\StorageAttributes;
+use UpperPane\App\Repository\Uploads;
 use UpperPane\Core\Site\Patience;
 
 /**
@@ -17,11 +18,13 @@ final readonly class Sweep
 {
     private const YOUNG_S = 3600;
     private const DONE_JOBS_S = 7 * 86_400;
+    private const TAKEN_S = 30 * 86_400;
     private const BROWSERS_S = 400 * 86_400;
 
     public function __construct(
         private Connection $database,
         private FilesystemOperator $files,
+        private Uploads $uploads,
         private string $varDir,
     ) {
     }
@@ -39,6 +42,13 @@ final readonly class Sweep
                 static fn (string $key) => "$key.json",
                 $this->column('SELECT orders_key FROM player'),
             ), $dry),
+            'taken out' => $this->rows(
+                'media',
+                'font IS NULL AND taken_ms < ?',
+                1000 * (time() - self::TAKEN_S),
+                $dry,
+            ),
+            'uploads' => $this->uploads($dry),
             'media' => $this->media($dry),
             'temporary files' => $this->temporary($dry),
             'sessions' => $this->rows('session', 'sess_lifetime < ?', time(), $dry),
@@ -47,6 +57,8 @@ final readonly class Sweep
             'presence' => $this->rows('presence', 'at_ms < ?', 1000 * (time() - self::YOUNG_S), $dry),
             'browsers' => $this->rows('known_browser', 'seen_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'pages' => $this->rows('web_page', 'wanted_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'light' => $this->orphans('media_light', 'sha256', $dry),
+            'variants' => $this->orphans('variant', 'original', $dry),
             'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),
         ];
     }
@@ -81,11 +93,21 @@ final readonly class Sweep
         return self::remove([...$loose, ...$halfWritten], $dry);
     }
 
+    /** @return array{count: int, bytes: int} that nobody went on with */
+    private function uploads(bool $dry): array
+    {
+        $quiet = $this->uploads->quietSince(1000 * time() - Uploads::KEPT_MS);
+        $dry || array_map($this->uploads->end(...), $quiet);
+
+        return ['count' => count($quiet), 'bytes' => 0];
+    }
+
     /** @return array{count: int, bytes: int} */
     private function media(bool $dry): array
     {
         $kept = array_flip($this->column(
-            'SELECT sha256 FROM media UNION SELECT original_sha256 FROM media WHERE original_sha256 IS NOT NULL',
+            'SELECT sha256 FROM media UNION SELECT original_sha256 FROM media WHERE original_sha256 IS NOT NULL '.
+                'UNION SELECT v.sha256 FROM variant v JOIN media m ON m.sha256 = v.original WHERE v.sha256 IS NOT NULL',
         ));
         foreach ($this->column("SELECT JSON_EXTRACT(earlier, '$[*].sha256', '$[*].originalSha256') FROM media") as $list) {
             $kept += array_flip(array_filter((array) json_decode($list), is_string(...)));
@@ -96,7 +118,8 @@ final readonly class Sweep
         $count = $bytes = 0;
         foreach ($this->files->listContents('', true) as $file) {
             $old = $file->isFile() && ($file->lastModified() ?? time()) < time() - self::YOUNG_S;
-            if ($old && !isset($kept[substr(basename($file->path()), 0, 64)])) {
+            $isPart = str_starts_with($file->path(), Uploads::FOLDER);
+            if ($old && !$isPart && !isset($kept[substr(basename($file->path()), 0, 64)])) {
                 ++$count;
                 $bytes += $this->sizeOf($file);
                 $dry || $this->files->delete($file->path());
@@ -123,6 +146,17 @@ final readonly class Sweep
         $count = $dry
             ? (int) $this->database->fetchOne("SELECT COUNT(*) FROM $table WHERE $where", [$before])
             : (int) $this->database->executeStatement("DELETE FROM $table WHERE $where", [$before]);
+
+        return ['count' => $count, 'bytes' => 0];
+    }
+
+    /** @return array{count: int, bytes: int} of no medium any more */
+    private function orphans(string $table, string $column, bool $dry): array
+    {
+        $where = "FROM $table WHERE $column NOT IN (SELECT sha256 FROM media)";
+        $count = $dry
+            ? (int) $this->database->fetchOne("SELECT COUNT(*) $where")
+            : (int) $this->database->executeStatement("DELETE $where");
 
         return ['count' => $count, 'bytes' => 0];
     }
