@@ -542,6 +542,10 @@ return [
             'wanted.',
         'Give them a plate, a ground or an outline, or move them to where the picture is calmer.',
     ],
+    'progress.of_nothing' => [
+        'The progress in {letter} never fills: what it is of has no end here, or is not in this scene.',
+        'Give the scene a length, or choose a playlist of this scene.',
+    ],
     'text.too_fast' => [
         'The text of {letter} runs by at {rate} characters a second; more than {most} are hard to follow.',
         'Let it run more slowly, or shorten it.',

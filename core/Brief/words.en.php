@@ -34,6 +34,7 @@ return [
     'fill.clock' => 'clock',
     'fill.count' => 'count',
     'fill.dial' => 'dial',
+    'fill.progress' => 'progress',
     'fill.qr' => 'QR code',
     'fill.shape' => 'shape',
     'fill.chart' => 'chart',

@@ -25,7 +25,8 @@ final readonly class Variant
     }
 
     /**
-     * The longer side in px that is enough for a picture that is drawn at a scale: never fewer than two px for each that is drawn.
+     * The longer side in px that is enough for a picture drawn at a scale: never fewer than two px for each that
+     * is drawn.
      *
      * @return ?int null where the picture may stay as it is
      */

@@ -42,6 +42,7 @@ final readonly class ContentTime
             FillKind::Clock,
             FillKind::Count,
             FillKind::Dial,
+            FillKind::Progress,
             FillKind::Qr,
             FillKind::Shape,
             FillKind::Chart,

@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\Clip;
 use UpperPane\Core\Design\Fill\DialFill;
+use UpperPane\Core\Design\Fill\ProgressFill;
 use UpperPane\Core\Design\Fill\QrFill;
 use UpperPane\Core\Design\Fill\Shape;
 use UpperPane\Core\Design\Fill\ShapeFill;
@@ -59,6 +60,24 @@ final readonly class FigureCompiler
             'circle_mpx' => [$box->width * 500, $box->height * 500, $box->shortSide() * 450],
             'offsets' => OffsetTable::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
         ]);
+    }
+
+    /** A bar along the longer side, or a ring a sixth of its radius thick that begins at the top. */
+    public function progress(ProgressFill $fill, Size $box): Item
+    {
+        $radius = $box->shortSide() * 450;
+
+        return new Item($fill, [
+            'kind' => 'progress',
+            'of' => $fill->of,
+            'whole' => $fill->whole,
+            'upright' => $box->isPortrait(),
+            'colour' => $fill->colour->hex,
+            'track' => $fill->track->hex,
+            'ground' => $fill->ground?->hex,
+        ] + ($fill->form === 'bar'
+            ? []
+            : ['ring_mpx' => [$box->width * 500, $box->height * 500, $radius, intdiv($radius, 6)]]));
     }
 
     /** As a path in thousandths of a px (SVG 2 §9.3); a line around it stays in the box. */

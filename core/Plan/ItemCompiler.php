@@ -14,6 +14,7 @@ use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Design\Fill\LiveFill;
 use UpperPane\Core\Design\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\ProgressFill;
 use UpperPane\Core\Design\Fill\QrFill;
 use UpperPane\Core\Design\Fill\ShapeFill;
 use UpperPane\Core\Design\Fill\TextFill;
@@ -77,6 +78,7 @@ final readonly class ItemCompiler
             FillKind::Clock => $this->texts->clock(self::as(ClockFill::class, $fill), $box),
             FillKind::Count => $this->texts->count(self::as(CountFill::class, $fill), $box),
             FillKind::Dial => $this->figures->dial(self::as(DialFill::class, $fill), $box),
+            FillKind::Progress => $this->figures->progress(self::as(ProgressFill::class, $fill), $box),
             FillKind::Qr => $this->figures->qr(self::as(QrFill::class, $fill), $box),
             FillKind::Chart => (new ChartCompiler($this->context))->chart(self::as(ChartFill::class, $fill), $box),
             FillKind::Web => $this->frames->web(self::as(WebFill::class, $fill), $box),

@@ -48,7 +48,7 @@ final readonly class Preflight
                 new Rule\ChartUnclear(),
             ],
             [new Rule\SoundsTogether()],
-            [new Rule\Hidden(), new Rule\ContrastOver()],
+            [new Rule\Hidden(), new Rule\ContrastOver(), new Rule\ProgressOfNothing()],
         );
     }
 

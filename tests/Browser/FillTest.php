@@ -130,6 +130,25 @@ final class FillTest extends BrowserCase
         ) === 'none');
     }
 
+    /** Of a playlist beside it: as it plays, the upright bar grows, and begins anew with each entry. */
+    public function testAProgressFillsAsAPlaylistPlays(): void
+    {
+        $page = $this->begun('Progress', 2);
+        $this->become($page, 0, 'playlist');
+        $page->press('Add colour', 'aside')->press('Add text', 'aside')->see('One round', 'aside');
+        $this->become($page, 1, 'progress');
+        $page->see('never fills', 'aside');
+        $page->choose('Of', 'the playlist of A');
+        $page->until('mended', fn () => !str_contains($page->find('#bench-panel')->getText(), 'never fills'));
+        $share = static fn (): float => (float) $page->script(
+            'return new DOMMatrix(getComputedStyle(document.querySelector("[data-share]")).transform).d',
+        );
+        $page->press('Play')->until('it grows', static fn () => $share() > 0.05 && $share() < 1);
+        $page->press('Pause')->choose('Drawn as', 'ring');
+        $page->until('a ring', fn () => $page->all('.pane-progress circle[stroke-dasharray]') !== []);
+        $this->assertAccessible($page);
+    }
+
     public function testAChartIsTypedAndKeepsWhatIsRefused(): void
     {
         $page = $this->begun('Chart', 1);

@@ -82,14 +82,18 @@ final class PixelTest extends BrowserCase
                 'ground' => '#1D2A33',
             ]),
             Sketch::fill($zones[4], Sketch::text('Κύθηρα 北京 Ærø', 20, $small + [
-                'runs' => [['from' => 7, 'to' => 9, 'colour' => '#D9B44A'], ['from' => 10, 'to' => 13, 'weight' => 700]],
+                'runs' => [
+                    ['from' => 7, 'to' => 9, 'colour' => '#D9B44A'],
+                    ['from' => 10, 'to' => 13, 'weight' => 700],
+                ],
                 'gradient' => ['to' => '#276B62', 'angle' => 0],
             ])),
         ]);
         // All three show the picture that is made for this place, as soon as there is one.
         for ($until = time() + 60; time() < $until;) {
-            $items = array_column($client->call('GET', "/api/designs/$design/plan")['plan']['scenes'], 'zones')[0][0]['items'];
-            if ($items[0]['sha256'] !== $lake['sha256']) {
+            $plan = $client->call('GET', "/api/designs/$design/plan")['plan'];
+            $shown = array_column($plan['scenes'], 'zones')[0][0]['items'][0]['sha256'];
+            if ($shown !== $lake['sha256']) {
                 break;
             }
         }

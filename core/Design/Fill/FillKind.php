@@ -15,6 +15,7 @@ enum FillKind: string
     case Clock = 'clock';
     case Count = 'count';
     case Dial = 'dial';
+    case Progress = 'progress';
     case Qr = 'qr';
     case Shape = 'shape';
     case Chart = 'chart';

@@ -23,6 +23,7 @@ final class FillReader
             FillKind::Clock => ClockFill::parse($input),
             FillKind::Count => CountFill::parse($input),
             FillKind::Dial => DialFill::parse($input),
+            FillKind::Progress => ProgressFill::parse($input),
             FillKind::Qr => QrFill::parse($input),
             FillKind::Shape => ShapeFill::parse($input),
             FillKind::Chart => ChartFill::parse($input),

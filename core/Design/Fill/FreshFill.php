@@ -67,6 +67,14 @@ final class FreshFill
                             'ground' => self::GROUND,
                             'seconds' => true,
                         ],
+                        FillKind::Progress => [
+                            'of' => ProgressFill::SCENE,
+                            'whole' => false,
+                            'form' => 'bar',
+                            'colour' => '#A63D2A',
+                            'track' => '#4D5A62',
+                            'ground' => self::GROUND,
+                        ],
                         FillKind::Qr => [
                             'content' => ['as' => 'address', 'address' => ''],
                             'level' => 'M',

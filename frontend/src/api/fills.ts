@@ -79,6 +79,16 @@ export interface CountFill extends TextStyle {
   up: boolean
   pattern: string
 }
+/** `of`: `scene`, or a zone's id. */
+export interface ProgressFill {
+  kind: 'progress'
+  of: string
+  whole: boolean
+  form: 'bar' | 'ring'
+  colour: string
+  track: string
+  ground: string | null
+}
 export interface DialFill {
   kind: 'dial'
   hands: string
@@ -190,6 +200,7 @@ export type Fill =
   | MediaFill
   | WrittenFill
   | DialFill
+  | ProgressFill
   | QrFill
   | ShapeFill
   | ChartFill

@@ -10,7 +10,7 @@ const props = defineProps<{ zone: string }>()
 const emit = defineEmits<{ fill: [kind: Fill['kind']]; stock: [] }>()
 const { t } = useI18n()
 const design = useDesign()
-const kinds = ['text', 'clock', 'dial', 'count', 'qr', 'shape', 'chart', 'web', 'live', 'colour', 'playlist'] as const
+const kinds = ['text', 'clock', 'dial', 'count', 'progress', 'qr', 'shape', 'chart', 'web', 'live', 'colour', 'playlist'] as const
 const split = (axis: 'x' | 'y'): void => void design.split(props.zone, axis, halvesOf(design.bench, props.zone)[axis].at)
 </script>
 

@@ -9,6 +9,7 @@ import { useDesign } from './design'
 import LiveFields from './LiveFields.vue'
 import MediaFields from './MediaFields.vue'
 import PlaylistEditor from './PlaylistEditor.vue'
+import ProgressFields from './ProgressFields.vue'
 import QrFields from './QrFields.vue'
 import ShapeFields from './ShapeFields.vue'
 import TextFields from './TextFields.vue'
@@ -42,6 +43,7 @@ function set(part: Partial<Fill>, target: string): void {
     @set="set" />
   <TextFields v-else-if="fill.kind === 'text' || fill.kind === 'clock' || fill.kind === 'count'" :fill="fill" :item="items[0]" @set="set" />
   <DialFields v-else-if="fill.kind === 'dial'" :fill="fill" @set="set" />
+  <ProgressFields v-else-if="fill.kind === 'progress'" :fill="fill" @set="set" />
   <QrFields v-else-if="fill.kind === 'qr'" :fill="fill" :item="items[0]" @set="set" />
   <ShapeFields v-else-if="fill.kind === 'shape'" :fill="fill" @set="set" />
   <ChartFields v-else-if="fill.kind === 'chart'" :fill="fill" @set="set" />

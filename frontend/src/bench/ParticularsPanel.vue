@@ -36,6 +36,7 @@ const kinds = [
   'text',
   'clock',
   'dial',
+  'progress',
   'count',
   'qr',
   'shape',

@@ -1,7 +1,7 @@
 import { clockText, countText } from './clock'
 import { drawWeb } from './elsewhere'
 import { faceName } from './faces'
-import { drawChart, drawDial, drawQr, drawShape, tickDial } from './figures'
+import { drawChart, drawDial, drawProgress, drawQr, drawShape, tickDial } from './figures'
 import { drawLive } from './live'
 import type { DrawingKind, Drawings, Item, Rect, Still, TextLine, TextLook } from './types'
 
@@ -34,6 +34,7 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
   clock: drawOneLine,
   count: drawOneLine,
   dial: drawDial,
+  progress: drawProgress,
   qr: drawQr,
   shape: (item) => [...drawShape(item), ...drawLabel(item)],
   chart: (item) => [

@@ -119,3 +119,31 @@ export function tickDial(box: HTMLElement, item: Drawings['dial'], nowMs: number
     if (hand.getAttribute('transform') !== turn) hand.setAttribute('transform', turn)
   })
 }
+
+/** What has passed of one, on a track of the rest. */
+export function drawProgress(item: Drawings['progress']): Element[] {
+  if (!item.ring_mpx) {
+    const bar = document.createElement('div')
+    bar.dataset['share'] = ''
+    const origin = item.upright ? '50% 100%' : '0 50%'
+    bar.style.cssText = `position: absolute; inset: 0; background: ${item.colour}; transform-origin: ${origin}`
+    const track = document.createElement('div')
+    track.style.cssText = `position: absolute; inset: 0; background: ${item.track}`
+    return [track, bar]
+  }
+  const [x, y, radius, thick] = item.ring_mpx.map((at) => at / 1000) as [number, number, number, number]
+  const root = svg('svg', { 'aria-hidden': 'true' })
+  root.style.cssText = 'position: absolute; inset: 0; width: 100%; height: 100%'
+  const ring = { cx: x, cy: y, r: radius - thick / 2, fill: 'none', 'stroke-width': thick }
+  const passed = svg('circle', { ...ring, stroke: item.colour, pathLength: 1, transform: `rotate(-90 ${x} ${y})` })
+  passed.setAttribute('data-share', '')
+  root.append(svg('circle', { ...ring, stroke: item.track }), passed)
+  return [root]
+}
+
+export function showShare(box: HTMLElement, item: Drawings['progress'], share: number): void {
+  const passed = box.querySelector<HTMLElement | SVGElement>('[data-share]')
+  if (!passed) return
+  if (item.ring_mpx) passed.setAttribute('stroke-dasharray', `${share} ${2 - share}`)
+  else passed.style.transform = item.upright ? `scaleY(${share})` : `scaleX(${share})`
+}

@@ -1,6 +1,6 @@
 import { drawItem, type MediaUrl } from './draw'
 import { midnightBefore, sceneAt } from './phase'
-import { StageZone } from './stageZone'
+import { StageZone, type ShareOf } from './stageZone'
 import type { Drawing, Plan, RoundPlan, ScenePlan } from './types'
 
 /** What the renderer needs of a plan. */
@@ -17,6 +17,7 @@ class StageScene {
   private readonly zones = new Map<string, StageZone>()
   private ground: HTMLElement | null = null
   private grounded: Drawing | null = null
+  private ms: number | null = null
 
   constructor(private readonly mediaUrl: MediaUrl) {
     this.element.className = 'pane-scene'
@@ -24,6 +25,7 @@ class StageScene {
 
   /** Takes zones over; those with the same plan object stay as they are. */
   show(plan: ScenePlan): void {
+    this.ms = plan.ms
     if (plan.ground !== this.grounded) {
       this.ground?.remove()
       this.ground = drawItem(
@@ -61,7 +63,13 @@ class StageScene {
   /** Zones that run on count from the site's midnight. */
   at(tMs: number, nowMs: number, midnight: number, running: boolean): Record<string, string | null> {
     const shown: Record<string, string | null> = {}
-    for (const [id, zone] of this.zones) shown[id] = zone.at(zone.runsOn ? nowMs - midnight : tMs, nowMs, running)
+    const since = (zone: StageZone): number => (zone.runsOn ? nowMs - midnight : tMs)
+    const share: ShareOf = (of, whole) => {
+      if (of === 'scene') return this.ms ? Math.min(1, tMs / this.ms) : 0
+      const zone = this.zones.get(of)
+      return zone ? zone.share(since(zone), whole) : 0
+    }
+    for (const [id, zone] of this.zones) shown[id] = zone.at(since(zone), nowMs, running, share)
     return shown
   }
 

@@ -1,10 +1,13 @@
 import { drawItem, letText, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
-import { drawEdge } from './figures'
+import { drawEdge, showShare } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
 import { showing } from './phase'
 import { hush } from './standIns'
 import type { Item, ZonePlan } from './types'
+
+/** How much has passed of the scene or of a zone's playlist. */
+export type ShareOf = (of: string, whole: boolean) => number
 
 const KEPT_ITEMS = 8
 const NEAR_MS = 3000
@@ -62,7 +65,7 @@ export class StageZone {
   }
 
   /** Returns the entry that shows, for the proof. */
-  at(tMs: number, nowMs: number, running: boolean): string | null {
+  at(tMs: number, nowMs: number, running: boolean, share: ShareOf): string | null {
     const now = showing(this.plan, tMs)
     const item = this.plan.items[now.index]
     if (!item) return null
@@ -75,6 +78,7 @@ export class StageZone {
     box.style.opacity = fade > 0 && now.sinceMs < fade ? String(now.sinceMs / fade) : ''
     if (previous >= 0) this.hold(previous, now.sinceMs, nowMs)
     this.move(box, item, now.sinceMs, nowMs, running)
+    if (item.kind === 'progress') showShare(box, item, share(item.of, item.whole))
     if (now.leftMs !== null && now.leftMs < NEAR_MS && many) this.box((now.index + 1) % this.plan.items.length)
     return item.entry
   }
@@ -85,6 +89,15 @@ export class StageZone {
     under.hidden = false
     under.style.opacity = ''
     this.move(under, this.plan.items[index], (this.plan.items[index]?.ms ?? 0) + sinceMs, nowMs, false)
+  }
+
+  /** How much has passed of what it shows, or of its whole round, 0 to 1. */
+  share(tMs: number, whole: boolean): number {
+    const cycle = this.plan.cycle_ms
+    if (!cycle) return 0
+    if (whole) return (tMs % cycle) / cycle
+    const now = showing(this.plan, tMs)
+    return now.leftMs === null ? 0 : now.sinceMs / Math.max(1, now.sinceMs + now.leftMs)
   }
 
   private move(box: HTMLElement, item: Item | undefined, sinceMs: number, nowMs: number, running: boolean): void {

@@ -109,6 +109,17 @@ export interface Drawings {
     circle_mpx: [number, number, number]
     offsets: Offset[]
   }
+  progress: {
+    /** `scene`, or a zone's id: then of the entry that shows, or of its whole round. */
+    of: string
+    whole: boolean
+    upright: boolean
+    colour: string
+    track: string
+    ground: string | null
+    /** Middle, radius and thickness; a bar otherwise. */
+    ring_mpx?: [number, number, number, number]
+  }
   qr: {
     /** Modules, 1 is dark; none where there is no room or nothing to say. */
     rows: string[]

@@ -24,6 +24,7 @@ export function fillWords(fill: Fill, mediaName: (id: string) => string | undefi
     case 'picture':
     case 'video':
       return mediaName(fill.media) ?? '—'
+    case 'progress':
     case 'dial':
     case 'empty':
     case 'playlist':

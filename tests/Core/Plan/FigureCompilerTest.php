@@ -56,6 +56,14 @@ final class FigureCompilerTest extends TestCase
                 'seconds' => true,
             ],
         ];
+        foreach (['bar', 'ring'] as $form) {
+            yield "progress as a $form" => [
+                ['kind' => 'progress', 'of' => 'scene', 'whole' => false, 'form' => $form, 'ground' => null] + [
+                    'colour' => '#A63D2A',
+                    'track' => '#4D5A62',
+                ],
+            ];
+        }
         foreach (Shape::cases() as $shape) {
             yield $shape->value => [
                 ['shape' => $shape->value, 'label' => Sketch::text('New', 100)] + self::SHAPE,

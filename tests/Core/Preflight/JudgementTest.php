@@ -91,6 +91,28 @@ final class JudgementTest extends TestCase
             null,
             ['stop scene.leader_gone'],
         ];
+        $progress = static fn (string $of) => Sketch::fill('a', [
+            'kind' => 'progress',
+            'of' => $of,
+            'whole' => false,
+            'form' => 'bar',
+            'colour' => '#A63D2A',
+            'track' => '#4D5A62',
+            'ground' => null,
+        ]);
+        yield 'the progress of a scene without an end' => [
+            [$progress('scene'), $length('s-rest', ['kind' => 'open'])],
+            [],
+            null,
+            ['caution progress.of_nothing a'],
+        ];
+        yield 'the progress of a scene' => [
+            [$progress('scene'), $length('s-rest', ['kind' => 'ms', 'ms' => 9000])],
+            [],
+            null,
+            [],
+        ];
+        yield 'the progress of what is not there' => [[$progress('z9')], [], null, ['caution progress.of_nothing a']];
         yield 'an area that is not there' => [[], [], 'Ramp', ['caution area.not_there']];
         yield 'text for a viewer 10 m away' => [
             [Sketch::fill('a', Sketch::text('Mind the gap', 60))],
