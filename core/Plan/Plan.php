@@ -117,6 +117,9 @@ final readonly class Plan
     {
         return [
             ...array_map(static fn (ScenePlan $scene) => $scene->ground, array_values($this->scenes)),
+            ...array_filter(
+                array_map(static fn (ScenePlan $scene) => $scene->mark?->item, array_values($this->scenes)),
+            ),
             ...array_merge([], ...array_map(static fn (ZonePlan $zone) => $zone->items, $this->zones())),
         ];
     }

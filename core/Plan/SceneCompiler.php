@@ -61,6 +61,7 @@ final readonly class SceneCompiler
                     static fn (Zone $zone) => self::isHeard($zone->fill()),
                 ),
             ),
+            MarkPlan::on($this->place->size(), $context)?->movedBy($this->place->x, $this->place->y),
         );
     }
 

@@ -20,6 +20,7 @@ final readonly class ScenePlan
      * @param Rect           $place    the part of the surface's canvas that it covers
      * @param list<ZonePlan> $zones    back to front
      * @param list<Finding>  $findings of the layout and its reflow
+     * @param ?MarkPlan      $mark     over all of them
      * @param list<Zone>     $heard    zones with a sound, also of those whose plans were not wanted
      */
     public function __construct(
@@ -30,6 +31,7 @@ final readonly class ScenePlan
         public array $zones,
         public array $findings,
         public array $heard = [],
+        public ?MarkPlan $mark = null,
     ) {
     }
 
@@ -43,6 +45,6 @@ final readonly class ScenePlan
             'place' => $this->place->toArray(),
             'ground' => $this->ground->drawing,
             'zones' => array_map(static fn (ZonePlan $zone) => $zone->toArray(), $this->zones),
-        ];
+        ] + ($this->mark === null ? [] : ['mark' => $this->mark->toArray()]);
     }
 }

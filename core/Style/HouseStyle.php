@@ -8,7 +8,10 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
 
-/** Named colours and a type scale that fills refer to. Immutable; only commands make a new one. */
+/**
+ * Named colours, a type scale and named distances that fills refer to, and a picture for a corner of every scene.
+ * Immutable; only commands make a new one.
+ */
 final readonly class HouseStyle implements Document
 {
     public const VERSION = 1;
@@ -17,25 +20,35 @@ final readonly class HouseStyle implements Document
     /**
      * @param array<string, NamedColour> $colours by id, in the order they came
      * @param array<string, TypeStep>    $types   by id
+     * @param array<string, SpaceStep>   $spaces  by id
      */
-    private function __construct(public string $name, public array $colours, public array $types)
-    {
+    private function __construct(
+        public string $name,
+        public array $colours,
+        public array $types,
+        public array $spaces,
+        public ?CornerMark $mark,
+    ) {
     }
 
     public static function fresh(string $name): self
     {
-        return new self($name, [], []);
+        return new self($name, [], [], [], null);
     }
 
     /** @throws Refusal with the place of the first fault */
     public static function parse(Input $input): self
     {
-        $input->keys(['version', 'name', 'colours', 'types'])->choice('version', [self::VERSION]);
+        $input->keys(['version', 'name', 'colours', 'types', 'spaces', 'mark'])->choice('version', [self::VERSION]);
+
+        $mark = $input->optional('mark');
 
         return new self(
             self::named($input),
             array_map(NamedColour::parse(...), $input->child('colours')->members()),
             array_map(TypeStep::parse(...), $input->child('types')->members()),
+            $input->has('spaces') ? array_map(SpaceStep::parse(...), $input->child('spaces')->members()) : [],
+            $mark === null ? null : CornerMark::parse($mark),
         );
     }
 
@@ -46,7 +59,7 @@ final readonly class HouseStyle implements Document
 
     public function called(string $name): self
     {
-        return new self($name, $this->colours, $this->types);
+        return new self($name, $this->colours, $this->types, $this->spaces, $this->mark);
     }
 
     /** @param ?NamedColour $colour null takes it away */
@@ -56,7 +69,7 @@ final readonly class HouseStyle implements Document
             ? array_diff_key($this->colours, [$id => 0])
             : array_replace($this->colours, [$id => $colour]);
 
-        return new self($this->name, $colours, $this->types);
+        return new self($this->name, $colours, $this->types, $this->spaces, $this->mark);
     }
 
     /** @param ?TypeStep $step null takes it away */
@@ -66,7 +79,22 @@ final readonly class HouseStyle implements Document
             ? array_diff_key($this->types, [$id => 0])
             : array_replace($this->types, [$id => $step]);
 
-        return new self($this->name, $this->colours, $types);
+        return new self($this->name, $this->colours, $types, $this->spaces, $this->mark);
+    }
+
+    /** @param ?SpaceStep $step null takes it away */
+    public function withSpace(string $id, ?SpaceStep $step): self
+    {
+        $spaces = $step === null
+            ? array_diff_key($this->spaces, [$id => 0])
+            : array_replace($this->spaces, [$id => $step]);
+
+        return new self($this->name, $this->colours, $this->types, $spaces, $this->mark);
+    }
+
+    public function withMark(?CornerMark $mark): self
+    {
+        return new self($this->name, $this->colours, $this->types, $this->spaces, $mark);
     }
 
     public function toArray(): array
@@ -76,6 +104,8 @@ final readonly class HouseStyle implements Document
             'name' => $this->name,
             'colours' => (object) array_map(static fn (NamedColour $one) => $one->toArray(), $this->colours),
             'types' => (object) array_map(static fn (TypeStep $one) => $one->toArray(), $this->types),
+            'spaces' => (object) array_map(static fn (SpaceStep $one) => $one->toArray(), $this->spaces),
+            'mark' => $this->mark?->toArray(),
         ];
     }
 }

@@ -21,6 +21,11 @@ final readonly class Palette
         return new self($style);
     }
 
+    public function mark(): ?CornerMark
+    {
+        return $this->style?->mark;
+    }
+
     /**
      * The fill with the colours and faces that its names mean now. A name that the style has not any more stays what it
      * was when it was chosen.
@@ -52,7 +57,10 @@ final readonly class Palette
                 default => $part,
             };
         }
-        $step = is_string($value['type'] ?? null) ? $this->style?->types[$value['type']] ?? null : null;
+        $named = static fn (string $key): string => is_string($value[$key] ?? null) ? $value[$key] : '';
+        $step = $this->style?->types[$named('type')] ?? null;
+        $space = $this->style?->spaces[$named('space')] ?? null;
+        $value = $space === null ? $value : array_replace($value, ['padding' => $space->px]);
 
         return $step === null
             ? $value

@@ -24,6 +24,8 @@ final class StyleKind implements Kind
         NameStyle::NAME => NameStyle::class,
         PutColour::NAME => PutColour::class,
         PutType::NAME => PutType::class,
+        PutSpace::NAME => PutSpace::class,
+        SetMark::NAME => SetMark::class,
     ];
 
     public function name(): string
@@ -73,6 +75,8 @@ final class StyleKind implements Kind
             $said = static fn (HouseStyle $style): ?string => match ($what) {
                 'colours' => isset($style->colours[$id]) ? implode(' ', $style->colours[$id]->toArray()) : null,
                 'types' => isset($style->types[$id]) ? implode(' ', $style->types[$id]->toArray()) : null,
+                'spaces' => isset($style->spaces[$id]) ? implode(' ', $style->spaces[$id]->toArray()) : null,
+                'mark' => $style->mark === null ? null : implode(' ', $style->mark->toArray()),
                 default => $style->name,
             };
             $lines[] = [

@@ -45,6 +45,15 @@ final class StyleTest extends ApiCase
 
         $this->put($design, ['do' => 'design.still', 'still' => true]);
         self::assertTrue($this->call('GET', "/api/documents/$design")['still']);
+        $media = $this->call('GET', '/api/sites/harrowmere/stock')['media'];
+        $pass = array_column($media, 'id', 'name')['Season pass poster.webp'];
+        $mark = ['media' => $pass, 'corner' => 'top-left', 'width' => 200, 'margin' => 30];
+        $this->put($style, ['do' => 'style.mark', 'mark' => $mark]);
+        $scenes = $this->call('GET', "/api/documents/$design")['scenes'];
+        self::assertSame([32, 32, 216, 144], array_values($scenes)[0]['mark']['rect']);
+        $this->signIn('ada');
+        $this->call('DELETE', "/api/stock/$pass", null, 409);
+        $this->signIn();
         $other = $this->style('Winter', ['ink' => '#AABBCC']);
         $plans = $this->call('GET', "/api/designs/$design/styled?styles=$style,$other,none")['plans'];
         self::assertSame([[$style, 'Harbour'], [$other, 'Winter']], array_map(

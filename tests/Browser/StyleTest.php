@@ -66,9 +66,13 @@ final class StyleTest extends BrowserCase
         // The style changes: so does the design.
         $page->open('/stock/styles')->press('Quayside', '.styles-body nav');
         $page->until('Quayside', fn () => $called() === 'Quayside' && count($page->all('.colour-line')) === 2);
+        $page->choose('Picture', 'Season pass poster')->choose('Corner', 'bottom left');
+        $page->press('Add a distance')->find('[aria-label="Distance 1, px"]');
+        $this->assertAccessible($page);
         $this->set($page, 0, 2, '#400020');
         $page->open('/designs')->see('By the house');
         $page->press('By the house')->until('restyled', fn () => $ground('.canvas-room') === 'rgb(64, 0, 32)');
+        $page->find('.bench-stage .pane-mark img');
     }
 
     /** Sets one field of a colour's line: 1 its name, 2 its #RRGGBB. */

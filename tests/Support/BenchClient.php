@@ -13,6 +13,7 @@ final class BenchClient
     private \CurlHandle $curl;
     private string $csrf = '';
     public int $revision = 0;
+    private string $located = '';
     private readonly string $client;
 
     /** @var array<string, int> how far the answers to a document have come */
@@ -26,6 +27,13 @@ final class BenchClient
             \CURLOPT_RETURNTRANSFER => true,
             \CURLOPT_COOKIEFILE => '',
             \CURLOPT_TCP_NODELAY => true,
+            \CURLOPT_HEADERFUNCTION => function (\CurlHandle $curl, string $header): int {
+                if (stripos($header, 'Location:') === 0) {
+                    $this->located = trim(substr($header, 9));
+                }
+
+                return strlen($header);
+            },
         ]);
         $this->call('POST', '/api/session', ['email' => "$who@harrowmere.example", 'password' => 'harrowmere']);
         $this->csrf = $this->call('GET', '/api/me')['person']['csrf'];
@@ -52,6 +60,40 @@ final class BenchClient
         }
 
         return (array) json_decode($answer, true);
+    }
+
+    /**
+     * A file part by part, made as it is sent: nothing is held but a part.
+     *
+     * @param callable(int): string $part so many bytes
+     *
+     * @return string the address of the upload, of which all has arrived
+     */
+    public function send(string $site, string $name, int $bytes, callable $part, int $partBytes): string
+    {
+        $this->call('POST', "/api/sites/$site/uploads", null, [
+            "Upload-Length: $bytes",
+            'Upload-Metadata: filename '.base64_encode($name),
+        ]);
+        $upload = (string) parse_url((string) $this->located, \PHP_URL_PATH);
+        for ($from = 0; $from < $bytes; $from += $partBytes) {
+            curl_setopt_array($this->curl, [
+                \CURLOPT_URL => $this->address.$upload,
+                \CURLOPT_CUSTOMREQUEST => 'PATCH',
+                \CURLOPT_HTTPHEADER => [
+                    'X-Csrf-Token: '.$this->csrf,
+                    'Content-Type: application/offset+octet-stream',
+                    "Upload-Offset: $from",
+                ],
+                \CURLOPT_POSTFIELDS => $part(min($partBytes, $bytes - $from)),
+            ]);
+            $answer = (string) curl_exec($this->curl);
+            if (curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE) !== 204) {
+                throw new \RuntimeException("PATCH $upload at $from: $answer");
+            }
+        }
+
+        return $upload;
     }
 
     /** What the last request took, in ms, as curl measured it. */

@@ -10,7 +10,7 @@ use UpperPane\Core\Text\TextMode;
 /**
  * One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0:
  * the font's own), colours (no ground: what lies under it is seen), placing, effects; `type`: the step of the house
- * style's type scale that it was taken from.
+ * style's type scale that it was taken from, `space` that of its padding.
  */
 final readonly class TextStyle
 {
@@ -27,6 +27,7 @@ final readonly class TextStyle
         'valign',
         'padding',
         'type',
+        'space',
         ...TextEffects::KEYS,
     ];
     private const LARGEST_SIZE_PX = 4000;
@@ -45,6 +46,7 @@ final readonly class TextStyle
         public int $paddingPx,
         public TextEffects $effects,
         public ?string $type,
+        public ?string $space,
     ) {
     }
 
@@ -66,6 +68,7 @@ final readonly class TextStyle
             $input->int('padding', 0, 10_000),
             TextEffects::parse($input),
             $input->optional('type')?->asId(),
+            $input->optional('space')?->asId(),
         );
     }
 
@@ -84,6 +87,6 @@ final readonly class TextStyle
             'align' => $this->align,
             'valign' => $this->valign,
             'padding' => $this->paddingPx,
-        ] + ($this->type === null ? [] : ['type' => $this->type]) + $this->effects->toArray();
+        ] + array_filter(['type' => $this->type, 'space' => $this->space]) + $this->effects->toArray();
     }
 }

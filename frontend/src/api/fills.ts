@@ -22,6 +22,8 @@ export interface TextStyle {
   plate?: { colour: string; padding: number; radius: number } | null
   /** The step of the house style's type scale that it has. */
   type?: string | null
+  /** Its step for the padding. */
+  space?: string | null
 }
 
 export type { FitMode, LiveSource }

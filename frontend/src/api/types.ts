@@ -1,6 +1,6 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
 import type { FloatPlace, Starter } from './floats'
-import type { Drawing, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
+import type { Drawing, Mark, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
 import type { ColourFill, Fill, PictureFill } from './fills'
 
 export * from './fills'
@@ -141,6 +141,7 @@ export interface SceneLine {
   ground: Drawing
   /** What the ground is, as it is set. */
   ground_fill: ColourFill | PictureFill
+  mark: Mark | null
   turned: boolean
   zones: number
 }

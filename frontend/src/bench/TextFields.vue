@@ -35,10 +35,20 @@ const pattern = (fill: ClockFill | CountFill, event: Event): void => {
 }
 const whole = (key: keyof TextStyle, value: number): void => {
   const least = key === 'size' ? { min_size: Math.min(props.fill.min_size, value) } : {}
-  emit('set', { [key]: value, ...least, ...(OF_STEP.includes(key) ? { type: null } : {}) }, key)
+  emit(
+    'set',
+    { [key]: value, ...least, ...(OF_STEP.includes(key) ? { type: null } : {}), ...(key === 'padding' ? { space: null } : {}) },
+    key,
+  )
 }
 const choose = (key: keyof TextStyle, event: Event): void => emit('set', { [key]: (event.target as HTMLSelectElement).value }, key)
 const steps = computed(() => styles.find(design.answer?.style)?.types ?? {})
+const spaces = computed(() => styles.find(design.answer?.style)?.spaces ?? {})
+function toSpace(event: Event): void {
+  const id = (event.target as HTMLSelectElement).value
+  const step = spaces.value[id]
+  emit('set', step ? { padding: step.px, space: id } : { space: null }, 'space')
+}
 function toStep(event: Event): void {
   const id = (event.target as HTMLSelectElement).value
   const step = steps.value[id]
@@ -89,6 +99,13 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
       :refusal="design.refusal"
       @set="whole('padding', $event)" />
   </div>
+  <label v-if="Object.keys(spaces).length">
+    {{ t('style.space') }}
+    <BFormSelect size="sm" :model-value="fill.space ?? ''" @change="toSpace">
+      <option value="">{{ t('style.no-space') }}</option>
+      <option v-for="(step, id) in spaces" :key="id" :value="id">{{ step.name }}</option>
+    </BFormSelect>
+  </label>
   <div class="field-row">
     <label v-if="fill.kind === 'text'">
       {{ t('fill.mode') }}

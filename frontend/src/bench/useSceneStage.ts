@@ -19,6 +19,7 @@ export function useSceneStage(): ComputedRef<Shown> {
           transition: { kind: 'cut', ms: 0 },
           place: [0, 0, ...answer.canvas],
           ground: line.ground,
+          mark: line.mark,
           zones,
         },
       },

@@ -18,6 +18,8 @@ class StageScene {
   private ground: HTMLElement | null = null
   private grounded: Drawing | null = null
   private ms: number | null = null
+  private corner: HTMLElement | null = null
+  private marked = ''
 
   constructor(private readonly mediaUrl: MediaUrl) {
     this.element.className = 'pane-scene'
@@ -43,6 +45,7 @@ class StageScene {
       width: `${width}px`,
       height: `${height}px`,
     })
+    this.mark(plan)
     const wanted = new Set(plan.zones.map((zone) => zone.id))
     for (const [id, zone] of this.zones) {
       if (wanted.has(id)) continue
@@ -58,6 +61,28 @@ class StageScene {
         this.element.append(made.element)
       }
     }
+  }
+
+  private mark({ mark }: ScenePlan): void {
+    const said = mark ? JSON.stringify(mark) : ''
+    if (said === this.marked) return
+    this.marked = said
+    this.corner?.remove()
+    this.corner = null
+    if (!mark) return
+    const [x, y, width, height] = mark.rect
+    this.corner = drawItem(
+      { entry: null, ms: null, transition: { kind: 'cut', ms: 0 }, ...mark.drawing },
+      this.mediaUrl,
+    )
+    this.corner.classList.add('pane-mark')
+    Object.assign(this.corner.style, {
+      left: `${x}px`,
+      top: `${y}px`,
+      width: `${width}px`,
+      height: `${height}px`,
+    })
+    this.element.append(this.corner)
   }
 
   /** Zones that run on count from the site's midnight. */

@@ -196,6 +196,11 @@ export interface ZonePlan {
   clip?: { path: string; line?: { path: string; colour: string; width_mpx: number } }
 }
 
+/** A picture in a corner. */
+export interface Mark {
+  rect: Rect
+  drawing: Drawing
+}
 export interface ScenePlan {
   name: string
   /** null: until something else comes. */
@@ -204,6 +209,8 @@ export interface ScenePlan {
   /** The part of the canvas that it covers. */
   place: Rect
   ground: Drawing
+  /** The house style's, over all zones. */
+  mark?: Mark | null
   /** Back to front. */
   zones: ZonePlan[]
 }

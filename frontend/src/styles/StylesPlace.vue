@@ -12,6 +12,8 @@ import { useUndoKeys } from '../ui/useUndoKeys'
 import ContrastTable from './ContrastTable.vue'
 import StyleColours from './StyleColours.vue'
 import { useStyles } from './styles'
+import StyleMark from './StyleMark.vue'
+import StyleSpaces from './StyleSpaces.vue'
 import StyleTypes from './StyleTypes.vue'
 import TokenFile from './TokenFile.vue'
 
@@ -98,6 +100,8 @@ useListening(styles.listen)
         </div>
         <StyleColours />
         <StyleTypes />
+        <StyleSpaces />
+        <StyleMark />
         <ContrastTable />
       </div>
     </div>

@@ -16,10 +16,24 @@ export interface TypeStep {
   size: number
   line_height: number
 }
+interface SpaceStep {
+  name: string
+  px: number
+}
+export const CORNERS = ['top-left', 'top-right', 'bottom-left', 'bottom-right'] as const
+export interface CornerMark {
+  media: string
+  corner: (typeof CORNERS)[number]
+  /** Thousandths of a canvas's shorter side. */
+  width: number
+  margin: number
+}
 interface HouseStyle {
   name: string
   colours: Record<string, NamedColour>
   types: Record<string, TypeStep>
+  spaces: Record<string, SpaceStep>
+  mark: CornerMark | null
 }
 type StyleAnswer = DocumentAnswer &
   HouseStyle & {
@@ -85,8 +99,29 @@ export const useStyles = defineStore('styles', () => {
     const type = part && grown(id, whole.value?.types[id], part)
     return client.send([{ do: 'style.type', id, type }], `types ${id}`)
   }
+  function setSpace(id: string, part: Partial<SpaceStep> | null): Promise<boolean> {
+    const space = part && grown(id, whole.value?.spaces[id], part)
+    return client.send([{ do: 'style.space', id, space }], `spaces ${id}`)
+  }
+  const setMark = (mark: CornerMark | null): Promise<boolean> => client.send([{ do: 'style.mark', mark }], 'mark')
   const takeTokens = (tokens: unknown): Promise<boolean> =>
     client.ask(`/api/styles/${client.id.value}/tokens`, { tokens })
 
-  return { ...client, list, loaded, whole, left, load, open, make, find, rename, setColour, setType, takeTokens }
+  return {
+    ...client,
+    list,
+    loaded,
+    whole,
+    left,
+    load,
+    open,
+    make,
+    find,
+    rename,
+    setColour,
+    setType,
+    setSpace,
+    setMark,
+    takeTokens,
+  }
 })

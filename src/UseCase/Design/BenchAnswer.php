@@ -19,6 +19,7 @@ use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Plan\BenchView;
 use UpperPane\Core\Plan\ContentTime;
 use UpperPane\Core\Plan\ItemCompiler;
+use UpperPane\Core\Plan\MarkPlan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Plan\SceneCompiler;
@@ -189,6 +190,7 @@ final readonly class BenchAnswer
             'length' => $scene->length->toArray(),
             'transition' => $scene->transition->toArray(),
             'ground' => (new ItemCompiler($this->context))->compile($scene->ground, $this->design->canvas)->drawing,
+            'mark' => MarkPlan::on($this->at->canvas(), $this->context)?->toArray(),
             'ground_fill' => $scene->ground->toArray(),
             'turned' => $scene->turned !== null,
             'zones' => count($scene->zones()),

@@ -7,6 +7,7 @@ namespace UpperPane\App\UseCase\Style;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\References;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
@@ -23,7 +24,7 @@ use UpperPane\Core\Style\StyleKind;
  */
 final readonly class StyleDesk implements Desk
 {
-    public function __construct(private Undoable $undoable, private FontShelf $fonts)
+    public function __construct(private Undoable $undoable, private FontShelf $fonts, private References $references)
     {
     }
 
@@ -44,6 +45,12 @@ final readonly class StyleDesk implements Desk
 
     public function follow(LoadedDocument $before, Document $after, bool $sure): void
     {
+        $was = $before->document instanceof HouseStyle ? $before->document->mark?->media : null;
+        $is = $after->mark?->media;
+        if ($was !== $is) {
+            $was === null || $this->references->remove($before->id, $was);
+            $is === null || $this->references->add($before->id, $is);
+        }
         $fonts = $this->fonts->of($before->siteId);
         foreach ($after->types as $step) {
             $fonts->face($step->font, $step->weight);

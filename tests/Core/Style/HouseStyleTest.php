@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Core\Style;
 
+use Opis\JsonSchema\Validator;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Input;
@@ -16,12 +17,17 @@ use UpperPane\Core\Design\Fill\FreshFill;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ItemCompiler;
+use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Style\ContrastMatrix;
+use UpperPane\Core\Style\CornerMark;
 use UpperPane\Core\Style\DesignTokens;
 use UpperPane\Core\Style\HouseStyle;
 use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Style\StyleKind;
+use UpperPane\Core\Surface\Panel;
+use UpperPane\Core\Surface\Surface;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Sketch;
 
 /** House styles: what their names make of fills, their contrasts, and the way to design tokens and back. */
 final class HouseStyleTest extends TestCase
@@ -84,6 +90,11 @@ final class HouseStyleTest extends TestCase
                 ['do' => 'style.colour', 'id' => 'new', 'colour' => ['name' => 'New', 'hex' => '#222222']],
                 ['do' => 'style.type', 'id' => 'title', 'type' => null],
                 ['do' => 'style.type', 'id' => 'body', 'type' => ['name' => 'Body'] + self::STEP],
+                ['do' => 'style.space', 'id' => 'gap', 'space' => ['name' => 'Gap', 'px' => 24]],
+                ['do' => 'style.mark', 'mark' => ['media' => 'm', 'corner' => 'top-left'] + [
+                    'width' => 150,
+                    'margin' => 9,
+                ]],
             ] as $command
         ) {
             $outcome = Batch::parse(Input::of([$command]), $kind)->apply($before);
@@ -99,6 +110,54 @@ final class HouseStyleTest extends TestCase
                 self::assertStringStartsWith('input.', $refusal->refusalCode);
             }
         }
+    }
+
+    /** In its corner, as far from both edges, in the picture's ratio: on canvases of all shapes. */
+    public function testACornerMarkStandsInItsCorner(): void
+    {
+        foreach ([[1920, 1080], [1080, 1920], [960, 96], [7731, 1760]] as [$width, $height]) {
+            $canvas = Size::of($width, $height);
+            $short = min($width, $height);
+            foreach (CornerMark::CORNERS as $corner) {
+                $mark = ['media' => 'm', 'corner' => $corner, 'width' => 300, 'margin' => 50];
+                $rect = CornerMark::parse(Input::of($mark))->on($canvas, Size::of(400, 200));
+                self::assertEqualsWithDelta([0.3 * $short, 0.15 * $short], [$rect->width, $rect->height], 0.8);
+                $left = str_ends_with($corner, 'left') ? $rect->x : $width - $rect->right();
+                $top = str_starts_with($corner, 'top') ? $rect->y : $height - $rect->bottom();
+                self::assertEqualsWithDelta([0.05 * $short, 0.05 * $short], [$left, $top], 0.5);
+            }
+        }
+    }
+
+    public function testTheMarkAndTheDistancesAreInThePlan(): void
+    {
+        $style = HouseStyle::parse(Input::of([
+            'mark' => ['media' => 'm', 'corner' => 'bottom-right', 'width' => 200, 'margin' => 0],
+            'spaces' => ['gap' => ['name' => 'Gap', 'px' => 77]],
+            'types' => [],
+            'colours' => [],
+            'name' => 'Harbour',
+            'version' => 1,
+        ]));
+        $design = Build::filled(Build::design(), 'a', ['space' => 'gap', 'padding' => 5] + Sketch::text('Quay', 60, [
+            'align' => 'left',
+        ]));
+        $plan = PlanCompiler::compile(
+            $design,
+            Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1, 1)),
+            Build::context(Build::picture('m', 500, 250))->styledBy(Palette::of($style)),
+        );
+        $scene = $plan->toArray()['scenes']['s-rest'];
+
+        self::assertSame([1704, 972, 216, 108], $scene['mark']['rect']);
+        self::assertSame(hash('sha256', 'm'), $scene['mark']['drawing']['sha256']);
+        self::assertSame([hash('sha256', 'm')], array_column($plan->toArray()['media'], 'sha256'));
+        self::assertSame(77_000, $scene['zones'][0]['items'][0]['lines'][0]['x_mpx']);
+        $valid = (new Validator())->validate(
+            json_decode(CanonicalJson::encode($plan->toArray())),
+            (string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/plan.schema.json'),
+        );
+        self::assertTrue($valid->isValid(), (string) json_encode($valid->error()?->args()));
     }
 
     /**
