@@ -117,6 +117,14 @@ final class StockTest extends ApiCase
             $refused = $this->call('POST', '/api/sites/harrowmere/uploads', null, 422, $server);
             self::assertSame($code, $refused['code']);
         }
+        // Ten megabytes of nothing, packed, that says it is a font.
+        $bomb = Files::path('bomb.ttf');
+        $archive = new \ZipArchive();
+        $archive->open($bomb, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+        $archive->addFromString('font.ttf', str_repeat("\0", 10 << 20));
+        $archive->close();
+        $refused = $this->upload($bomb);
+        self::assertSame(['stock.type', 'application/zip'], [$refused['code'], $refused['params']['mime']]);
         $this->signIn('olga');
         $this->call('POST', '/api/sites/harrowmere/uploads', null, 403, ['HTTP_UPLOAD_LENGTH' => '9']);
     }

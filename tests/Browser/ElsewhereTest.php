@@ -6,6 +6,8 @@ namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Symfony\Component\Process\Process;
+use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Page;
 use UpperPane\Tests\Support\PageServer;
 
@@ -91,6 +93,38 @@ final class ElsewhereTest extends BrowserCase
         $page->until('the still', fn () => $page->all('.pane-live img') !== []);
         self::assertSame('hidden', $page->script('return document.querySelector(".pane-live video").style.visibility'));
         $this->assertAccessible($page);
+    }
+
+    /** A stream in HLS (RFC 8216) from another server, and the capture device that Chromium has for tests. */
+    public function testAStreamAndACaptureDevicePlayOnAPlayer(): void
+    {
+        $folder = dirname(Files::path('live.m3u8'));
+        (new Process([
+            ...['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'testsrc2=size=320x180:rate=25:duration=20'],
+            ...['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p', '-g', '50'],
+            ...['-f', 'hls', '-hls_time', '2', '-hls_list_size', '0', "$folder/live.m3u8"],
+        ]))->mustRun();
+        $server = PageServer::start($folder);
+        $page = $this->begun('Streams', 'live picture');
+        $page->choose('Comes from', 'a stream')->typeIn('Address of the stream', "$server->origin/live.m3u8");
+        $page->typeIn('Divide into', '2', '')->press('into columns', '.divide');
+        $page->until('2 panes', fn () => count($page->all('.pane')) === 2);
+        $page->all('.pane-face')[1]->click();
+        $page->press('live picture', '.empty-help')->choose('Comes from', 'a capture device');
+        $page->typeIn('Name of the device', 'fake_device_0');
+        $page->until('noted', fn () => str_starts_with($page->find('.save-word')->getText(), 'saved'));
+        $this->release($page, 'Streams');
+        $this->handOff($page, 'cafe-1', 'Streams');
+        $window = $this->page(960, 540)->open('/play/cafe-1');
+        $this->pair($page, $window, 'cafe-1');
+        $playing = static fn (): array => (array) $window->script(
+            'return [...document.querySelectorAll(".pane-live video")].map((one) => '.
+                '[one.style.visibility, one.videoWidth, !one.paused && one.currentTime > 0.2])',
+        );
+        $window->until('both play', static fn () => array_column($playing(), 2) === [true, true], 60);
+        self::assertSame(['', ''], array_column($playing(), 0), 'both are seen');
+        self::assertContains(320, array_column($playing(), 1));
+        $server->stop();
     }
 
     private function begun(string $name, string $kind): Page

@@ -82,6 +82,8 @@ final class FillTest extends BrowserCase
             (string) $page->script('return document.querySelector(".pane-text").textContent'),
             'Mind the gap ahead',
         ) && $part()[0] === 'gap');
+        $page->typeIn('Text', 'gap <img src=x onerror="document.title=1">')->see('gap <img', '.pane-text');
+        self::assertSame([], $page->all('.pane-text img'), 'it is written, not obeyed');
         $page->tick('Gradient in the letters')->until('shaded', static fn () => $page->script(
             'return [...document.querySelectorAll(".pane-text div div")].some((one) => one.style.backgroundImage.includes("gradient"))',
         ) === true);

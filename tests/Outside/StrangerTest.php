@@ -50,11 +50,30 @@ final class StrangerTest extends TestCase
             'image/jpeg',
             'stock.damaged',
         ];
+        yield 'a picture that says it has 500 megapixels' => [
+            static fn () => Files::bytes('vast.png', self::head(22_361, 22_361)),
+            'image/png',
+            'stock.side_too_long',
+        ];
+        yield 'a picture that says it has 256 megapixels, and has none' => [
+            static fn () => Files::bytes('void.png', self::head(16_000, 16_000)),
+            'image/png',
+            'stock.damaged',
+        ];
         yield 'a list of other files that says it is a video' => [
             static fn () => Files::bytes('list.mp4', "ffconcat version 1.0\nfile /etc/passwd\n"),
             'video/mp4',
             'stock.no_video',
         ];
+    }
+
+    /** A PNG's signature and header (PNG, third edition §11.2.1), and nothing behind. */
+    private static function head(int $width, int $height): string
+    {
+        $header = 'IHDR'.pack('NNC5', $width, $height, 8, 2, 0, 0, 0);
+
+        return "\x89PNG\r\n\x1A\n".pack('N', 13).$header.pack('N', crc32($header)).pack('N', 0).'IEND'.
+            pack('N', crc32('IEND'));
     }
 
     /** @param \Closure(): string $make */

@@ -41,6 +41,8 @@ final class Chromium
             '--disable-sync',
             '--autoplay-policy=no-user-gesture-required',
             '--hide-scrollbars',
+            '--use-fake-device-for-media-stream',
+            '--use-fake-ui-for-media-stream',
             '--force-device-scale-factor=1',
             '--lang=en-GB',
             "--user-data-dir=$profile",

@@ -11,6 +11,12 @@ final class PageServer
 {
     private const ROUTER = <<<'PHP'
         <?php
+        $file = getcwd().parse_url($_SERVER['REQUEST_URI'], PHP_URL_PATH);
+        if (is_file($file)) {
+            header('Access-Control-Allow-Origin: *');
+            readfile($file);
+            exit;
+        }
         $asked = json_decode(base64_decode($_GET['say'] ?? ''), true) ?: ['headers' => [], 'body' => 'A page'];
         header_remove('X-Powered-By');
         http_response_code($asked['status'] ?? 200);
@@ -25,13 +31,15 @@ final class PageServer
     {
     }
 
-    public static function start(): self
+    /** @param ?string $folder whose files anybody may fetch */
+    public static function start(?string $folder = null): self
     {
         $socket = stream_socket_server('tcp://127.0.0.1:0') ?: throw new \RuntimeException('No port is free.');
         $name = (string) stream_socket_get_name($socket, false);
         fclose($socket);
         $process = new Process(
             ['php', '-S', $name, Files::bytes('router.php', self::ROUTER)],
+            $folder,
         );
         $process->start();
         for ($until = microtime(true) + 20; microtime(true) < $until; usleep(20_000)) {
