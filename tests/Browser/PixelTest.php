@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Symfony\Component\Process\Process;
 use UpperPane\Tests\Support\BenchClient;
+use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Page;
 use UpperPane\Tests\Support\Sketch;
 
@@ -18,6 +20,10 @@ final class PixelTest extends BrowserCase
     private const STAR = [720, 850];
     private const OVER = '.canvas-sheet > :not(.bench-stage), .preview-bar';
     private const CANVAS = [960, 96];
+    /** Where a clip begins and ends, and which of its frames shows. */
+    private const CLIP = 120;
+    private const STAND = 240;
+    private const FRAME = 77;
 
     public function testBenchPreviewAndPlayerDrawTheSame(): void
     {
@@ -30,6 +36,7 @@ final class PixelTest extends BrowserCase
         $page->keys('1')->find('.preview-bar [aria-pressed="true"]:nth-child(2)');
         $preview = $this->drawn($page, '.preview-alone .bench-stage');
         self::assertSame([], self::differences($bench, $preview), 'bench and preview');
+        self::assertSame([self::FRAME, self::FRAME], [self::number($bench), self::number($preview)]);
         $page->keys(Keys::ESCAPE)->gone('.preview-alone');
         $page->press('Back', '.aside-head');
         $this->release($page, 'Px by px');
@@ -37,7 +44,9 @@ final class PixelTest extends BrowserCase
         $window = $this->page(self::CANVAS[0], 600)->open('/play/ribbon-1');
         $this->pair($page, $window, 'ribbon-1');
         $window->find('.pane-picture img');
-        self::assertSame([], self::differences($bench, $this->drawn($window, '#stage')), 'bench and player');
+        $player = $this->drawn($window, '#stage');
+        self::assertSame([], self::differences($bench, $player), 'bench and player');
+        self::assertSame(self::FRAME, self::number($player), 'the same frame of the clip');
     }
 
     /** Everything that does not move, beside each other, with a turned text that lets through what lies under it. */
@@ -55,9 +64,21 @@ final class PixelTest extends BrowserCase
         foreach ([240, 600, 720, 850] as $index => $at) {
             $splits[] = Sketch::split($zones[$index], 'columns', $at, $zones[$index + 1]);
         }
+        $splits[] = Sketch::split($zones[0], 'columns', self::CLIP, 'v');
         $client->batch($design, 0, $splits);
+        $clip = self::numbered();
+        $bytes = (string) file_get_contents($clip);
+        $sent = $client->send('harrowmere', 'numbered.mp4', strlen($bytes), static fn () => $bytes, 8 << 20);
+        $number = $client->call('POST', "$sent/done");
         $small = ['padding' => 6, 'min_size' => 8];
         $client->batch($design, 1, [
+            Sketch::fill('v', ['kind' => 'video', 'media' => $number['id'], 'fit' => 'stretch'] + [
+                'focus' => [50_000, 50_000],
+                'ground' => null,
+                'sound' => false,
+                // So little of it that only this one shows.
+                'trim' => [1000 * self::FRAME / 25 + 5, 1000 * self::FRAME / 25 + 15],
+            ]),
             Sketch::fill($zones[0], Sketch::picture($lake['id'])),
             Sketch::fill($zones[1], Sketch::text('Next sailing for Ness: 12:45, Mole pier', 34, $small + [
                 'outline' => ['colour' => '#A63D2A', 'px' => 2],
@@ -101,11 +122,40 @@ final class PixelTest extends BrowserCase
         return $design;
     }
 
+    /** A clip of 25 frames a second, with their numbers: eight columns, light ones count, the first one counts one. */
+    private static function numbered(): string
+    {
+        $clip = Files::path('numbered.mp4');
+        $light = 'if(gt(mod(floor(N/pow(2,floor(X/40))),2),0.5),235,16)';
+        (new Process([
+            ...['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'color=black:size=320x160:rate=25:duration=6'],
+            ...['-vf', "geq=lum='$light':cb=128:cr=128", '-metadata', 'title='.bin2hex(random_bytes(6))],
+            ...['-c:v', 'libx264', '-g', '1', '-pix_fmt', 'yuv420p', $clip],
+        ]))->mustRun();
+
+        return $clip;
+    }
+
+    /** @param list<list<array{int, int, int}>> $rows */
+    private static function number(array $rows): int
+    {
+        $number = 0;
+        $column = intdiv(self::STAND - self::CLIP, 8);
+        for ($bit = 0; $bit < 8; ++$bit) {
+            $number += $rows[48][self::CLIP + $bit * $column + intdiv($column, 2)][1] > 128 ? 2 ** $bit : 0;
+        }
+
+        return $number;
+    }
+
     /** @return list<list<array{int, int, int}>> rows of what is seen, when all is there and nothing lies over it */
     private function drawn(Page $page, string $css): array
     {
-        $page->until('pictures and faces', static fn () => $page->script(
-            'return [...document.images].every((i) => i.complete) && document.fonts.status === "loaded"',
+        $page->until('pictures, faces and the clip', static fn () => $page->script(
+            'return [...document.images].every((i) => i.complete) && document.fonts.status === "loaded" && '.
+                '[...document.querySelectorAll(`${arguments[0]} video`)].every((i) => i.readyState > 1 && !i.seeking && '.
+                'i.currentTime > 1)',
+            $css,
         ));
         /** @var array{x: float, y: float} $at */
         $at = $page->script(

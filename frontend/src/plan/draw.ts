@@ -255,9 +255,13 @@ export function steerVideo(box: HTMLElement, item: Item, sinceMs: number, runnin
   const wanted = ((item.content_from_ms ?? 0) + (item.content_ms > 0 ? sinceMs % item.content_ms : 0)) / 1000
   const drift = Math.abs(video.currentTime - wanted)
   const tolerance = running ? 0.3 : 0.02
-  // A whole file begins again by itself; a part of one would go on beyond its end.
-  const wraps = item.content_from_ms === undefined && Math.abs(drift - item.content_ms / 1000) <= tolerance
-  if (drift > tolerance && !wraps && !video.seeking) video.currentTime = wanted
+  // A whole file begins again by itself; a part of one would go on beyond its end, and waits there for its next round.
+  const part = item.content_from_ms !== undefined
+  const wraps = !part && Math.abs(drift - item.content_ms / 1000) <= tolerance
+  const end = ((item.content_from_ms ?? 0) + item.content_ms) / 1000
+  const past = part && video.currentTime >= end
+  if (past && running && end - wanted <= Math.min(tolerance, item.content_ms / 2000)) return video.pause()
+  if ((past || drift > tolerance) && !wraps && !video.seeking) video.currentTime = wanted
   if (running && video.paused && video.readyState >= 2) void video.play().catch(() => undefined)
   if (!running && !video.paused) video.pause()
 }
