@@ -110,7 +110,9 @@ $page->script(<<<'JS'
       window.spent[window.spent.length - 1] += performance.now() - start
     })
     JS);
-$page->press('Play')->until('videos', static fn () => $page->script('return [...document.querySelectorAll("video")].filter((one) => !one.paused).length') === 10, 60);
+// The design alone on the whole screen: the renderer as in a player, and nothing of the bench.
+$page->press('scale', '.title-block')->press('On the whole screen', 'aside');
+$page->until('videos', static fn () => $page->script('return [...document.querySelectorAll(".preview-alone video")].filter((one) => !one.paused).length') === 10, 60);
 $page->script('window.spent.length = 0');
 $page->until('600 frames', static fn () => $page->script('return window.spent.length') > 600, 120);
 $spent = array_map(floatval(...), (array) $page->script('return window.spent'));

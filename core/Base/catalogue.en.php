@@ -602,6 +602,12 @@ return [
         'Ask with HEAD how much is there, and send the rest.',
     ],
     'stock.there' => ['“{name}” is in the Stock.', 'Look for it there.'],
+    'stock.page_broken' => ['This ZIP cannot be read.', 'Pack it again, without a password.'],
+    'stock.page_too_large' => [
+        'This ZIP holds more than {files} files, or more than {mb} MB.',
+        'Leave out what the page does not show.',
+    ],
+    'stock.page_without_index' => ['This ZIP holds no index.html.', 'Name the page so, and pack it again.'],
     'stock.font_broken' => [
         'This font cannot be read, or its letters cannot be drawn.',
         'Export it again as TTF or OTF, or ask whoever made it for a whole file.',

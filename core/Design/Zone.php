@@ -9,8 +9,12 @@ use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Stored;
 use UpperPane\Core\Design\Fill\EmptyFill;
+use UpperPane\Core\Design\Fill\Entry;
 use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\FillReader;
+use UpperPane\Core\Design\Fill\LiveFill;
+use UpperPane\Core\Design\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\PlaylistFill;
 
 /**
  * A zone of a design: its letter for life, an optional name, what it shows, and whether it runs on from the site's
@@ -121,6 +125,25 @@ final class Zone
         return $this->json !== null && $this->fill === null
             ? str_contains($this->json, $id)
             : in_array($id, $this->fill()->mediaIds(), true);
+    }
+
+    /** Whether what it shows has a sound; one that was not read yet is read only when it may have. */
+    public function isHeard(): bool
+    {
+        return ($this->json === null || $this->fill !== null || str_contains($this->json, '"sound":true'))
+            && self::sounds($this->fill());
+    }
+
+    private static function sounds(Fill $fill): bool
+    {
+        return match (true) {
+            $fill instanceof MediaFill, $fill instanceof LiveFill => $fill->sound,
+            $fill instanceof PlaylistFill => array_filter(
+                $fill->enabled(),
+                static fn (Entry $entry) => self::sounds($entry->fill),
+            ) !== [],
+            default => false,
+        };
     }
 
     public function equals(self $other): bool

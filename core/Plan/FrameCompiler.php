@@ -18,6 +18,7 @@ use UpperPane\Core\Web\WebState;
 final readonly class FrameCompiler
 {
     private const MIDDLE = 50_000;
+    private const PAGE = 'text/html';
 
     public function __construct(private PlanContext $context)
     {
@@ -29,9 +30,13 @@ final readonly class FrameCompiler
      */
     public function web(WebFill $fill, Size $box): Item
     {
-        $page = $fill->address->isShipped()
-            ? new WebFacts(WebState::Shown)
-            : $this->context->pages->find($fill->address->text) ?? new WebFacts(WebState::Waiting);
+        $stock = $fill->address->stockId();
+        $document = $stock === null ? null : $this->context->media->find($stock);
+        $page = match (true) {
+            $stock !== null && $document?->mime !== self::PAGE => new WebFacts(WebState::Away),
+            $fill->address->isShipped() => new WebFacts(WebState::Shown),
+            default => $this->context->pages->find($fill->address->text) ?? new WebFacts(WebState::Waiting),
+        };
         $height = Rational::of($box->height * $fill->width, $box->width)->ceil();
         [$still, $stands] = $this->still($fill->still, $box);
 
@@ -46,9 +51,10 @@ final readonly class FrameCompiler
                 'refresh_ms' => $fill->refreshS === null ? null : 1000 * $fill->refreshS,
                 'ground' => $fill->ground->hex,
                 'still' => $still,
-            ],
+            ] + ($document === null ? [] : ['sha256' => $document->sha256]),
             media: $stands,
             page: $page,
+            document: $document,
         );
     }
 

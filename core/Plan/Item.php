@@ -26,6 +26,7 @@ final readonly class Item
      * @param ?WebFacts            $page  what is known of a page
      * @param ?string              $unstyled why it is not as the house style says
      * @param ?int                 $smallestPx of the letters of a chart
+     * @param ?MediaFacts          $document a page of the Stock
      * @param ?Variant             $variant what is shown in the medium's place
      * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
@@ -45,6 +46,7 @@ final readonly class Item
         public ?bool $over = null,
         public ?int $smallestPx = null,
         public ?Variant $variant = null,
+        public ?MediaFacts $document = null,
     ) {
     }
 

@@ -129,8 +129,8 @@ final readonly class Plan
     {
         $media = [];
         foreach ($this->items() as $item) {
-            $file = $item->media?->size === null ? null : $item->variant ?? $item->media;
-            if ($file !== null) {
+            $shown = $item->media?->size === null ? null : $item->variant ?? $item->media;
+            foreach (array_filter([$shown, $item->document]) as $file) {
                 $media[$file->sha256] = [
                     'sha256' => $file->sha256,
                     'mime' => $file->mime,

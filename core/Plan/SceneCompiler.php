@@ -7,11 +7,6 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Design;
-use UpperPane\Core\Design\Fill\Entry;
-use UpperPane\Core\Design\Fill\Fill;
-use UpperPane\Core\Design\Fill\LiveFill;
-use UpperPane\Core\Design\Fill\MediaFill;
-use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Design\Scene;
@@ -58,7 +53,7 @@ final readonly class SceneCompiler
             array_values(
                 array_filter(
                     array_map(fn (Placed $one) => $this->design->zone($one->zone), $placing->placed),
-                    static fn (Zone $zone) => self::isHeard($zone->fill()),
+                    static fn (Zone $zone) => $zone->isHeard(),
                 ),
             ),
             MarkPlan::on($this->place->size(), $context)?->movedBy($this->place->x, $this->place->y),
@@ -83,18 +78,6 @@ final readonly class SceneCompiler
                 $placed,
             ),
         );
-    }
-
-    private static function isHeard(Fill $fill): bool
-    {
-        return match (true) {
-            $fill instanceof MediaFill, $fill instanceof LiveFill => $fill->sound,
-            $fill instanceof PlaylistFill => array_filter(
-                $fill->entries,
-                static fn (Entry $entry) => $entry->enabled && self::isHeard($entry->fill),
-            ) !== [],
-            default => false,
-        };
     }
 
     /**

@@ -8,13 +8,14 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
 /**
- * Where a page lies: anywhere with http or https (RFC 3986), or among those that ship with the app. Empty as long as
- * nobody said where.
+ * Where a page lies: anywhere with http or https (RFC 3986), among those that ship with the app, or in the Stock. Empty
+ * as long as nobody said where.
  */
 final readonly class WebAddress
 {
     private const LONGEST = 2000;
     public const SHIPPED = '/stand-in/';
+    private const OF_STOCK = '/^stock:([A-Za-z0-9-]{1,36})$/D';
 
     private function __construct(public string $text)
     {
@@ -28,13 +29,20 @@ final readonly class WebAddress
         $isElsewhere = preg_match('#^https?://[^\s/?\#@\\\\]+(?:[/?\#][^\s\\\\]*)?$#Di', $text) === 1
             && Origin::of($text) !== null;
 
-        return $text === '' || $isShipped || $isElsewhere
+        return $text === '' || $isShipped || $isElsewhere || preg_match(self::OF_STOCK, $text) === 1
             ? new self($text)
             : throw Refusal::because('web.address', $input->path, ['value' => $text]);
     }
 
+    /** Whether it comes with the app or with what players are handed: then nobody has to look whether it is there. */
     public function isShipped(): bool
     {
-        return str_starts_with($this->text, self::SHIPPED);
+        return str_starts_with($this->text, self::SHIPPED) || $this->stockId() !== null;
+    }
+
+    /** The id of a page of the Stock; null for all others. */
+    public function stockId(): ?string
+    {
+        return preg_match(self::OF_STOCK, $this->text, $found) === 1 ? $found[1] : null;
     }
 }

@@ -16,6 +16,9 @@ final readonly class MediaSender
 {
     private const KEEP = 'private, max-age=31536000, immutable';
     private const INERT = "default-src 'none'; sandbox";
+    private const PAGE = 'text/html';
+    /** As config/servers/page.conf says it. */
+    private const SANDBOX = "sandbox allow-scripts; default-src data: blob: 'unsafe-inline' 'unsafe-eval'; frame-ancestors 'self'";
 
     public function __construct(private FilesystemOperator $files, private bool $mediaOnDisk)
     {
@@ -26,7 +29,9 @@ final readonly class MediaSender
     {
         $headers = ['Content-Type' => $mime, 'Cache-Control' => self::KEEP];
         if ($this->mediaOnDisk) {
-            return new Response('', 200, $headers + ['X-Accel-Redirect' => '/stored/'.$path]);
+            return new Response('', 200, $headers + [
+                'X-Accel-Redirect' => ($mime === self::PAGE ? '/stored-page/' : '/stored/').$path,
+            ]);
         }
         $size = $this->files->fileSize($path);
         [$first, $last] = self::bounds($range, $size);
@@ -34,7 +39,7 @@ final readonly class MediaSender
         $headers += [
             'Accept-Ranges' => 'bytes',
             'Content-Length' => (string) ($last - $first + 1),
-            'Content-Security-Policy' => self::INERT,
+            'Content-Security-Policy' => $mime === self::PAGE ? self::SANDBOX : self::INERT,
         ] + ($whole ? [] : ['Content-Range' => "bytes $first-$last/$size"]);
 
         return new StreamedResponse(

@@ -30,7 +30,8 @@ final readonly class Published
     {
         $path = $this->folder("released/$folder");
         foreach ($media as $file) {
-            $target = "$path/{$file['sha256']}";
+            // A page is sent as one, and in a sandbox, by its name.
+            $target = "$path/{$file['sha256']}".($file['mime'] === 'text/html' ? '.html' : '');
             if (!is_file($target) || filesize($target) !== $file['bytes']) {
                 $this->write($target, $this->original($file['sha256']), $file['bytes']);
             }

@@ -50,4 +50,24 @@ final readonly class Thumbnailer
 
         return $webp === null || $webp === '' ? throw Refusal::because('stock.damaged', '/file') : $webp;
     }
+
+    /** A card with a word, for what has no picture of its own. */
+    public function card(string $word): string
+    {
+        $picture = imagecreatetruecolor(self::LONGEST_SIDE_PX, intdiv(self::LONGEST_SIDE_PX * 9, 16));
+        imagefill($picture, 0, 0, 0xFFFDF8);
+        $wide = strlen($word) * imagefontwidth(5);
+        $written = imagecreatetruecolor($wide, imagefontheight(5));
+        imagefill($written, 0, 0, 0xFFFDF8);
+        imagestring($written, 5, 0, 0, $word, 0x1D2A33);
+        $large = imagescale($written, 6 * $wide, -1, \IMG_NEAREST_NEIGHBOUR);
+        if ($large !== false) {
+            $at = [intdiv(imagesx($picture) - imagesx($large), 2), intdiv(imagesy($picture) - imagesy($large), 2)];
+            imagecopy($picture, $large, ...$at, ...[0, 0, imagesx($large), imagesy($large)]);
+        }
+        ob_start();
+        imagewebp($picture, null, 90);
+
+        return (string) ob_get_clean();
+    }
 }

@@ -83,10 +83,24 @@ class Media
         return str_starts_with($this->mime, 'font/');
     }
 
+    public function isPage(): bool
+    {
+        return self::kindOf($this->mime) === 'page';
+    }
+
     /** What it is put into a zone as, or a font. */
     public function kind(): string
     {
-        return $this->isFont() ? 'font' : FillKind::ofMedium($this->mime)->value;
+        return self::kindOf($this->mime);
+    }
+
+    public static function kindOf(string $mime): string
+    {
+        return match (true) {
+            str_starts_with($mime, 'font/') => 'font',
+            in_array($mime, ['application/zip', 'text/html'], true) => 'page',
+            default => FillKind::ofMedium($mime)->value,
+        };
     }
 
     public function notes(): MediaNotes
@@ -156,7 +170,7 @@ class Media
     {
         $this->state = match (true) {
             $this->fault !== null => self::FAILED,
-            $this->width === null && $this->font === null => self::WAITING,
+            $this->width === null && $this->font === null && $this->mime !== 'text/html' => self::WAITING,
             default => self::READY,
         };
         $this->takenMs = null;

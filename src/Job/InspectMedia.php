@@ -13,6 +13,7 @@ use UpperPane\App\Adapter\LightReader;
 use UpperPane\App\Adapter\MediaConverter;
 use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Adapter\MediaProbe;
+use UpperPane\App\Adapter\PageBundler;
 use UpperPane\App\Adapter\PageDrawer;
 use UpperPane\App\Adapter\Thumbnailer;
 use UpperPane\App\Entity\Media;
@@ -43,6 +44,7 @@ final readonly class InspectMedia implements Handler
         private LightReader $light,
         private Lights $lights,
         private FontLooker $fonts,
+        private PageBundler $pages,
         private FontShelf $shelf,
         private PageDrawer $drawer,
         private Queue $queue,
@@ -64,6 +66,11 @@ final readonly class InspectMedia implements Handler
         [$local, $made] = [$this->workFile(0o644), $this->workFile(0o666)];
         try {
             file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
+            if ($media->isPage()) {
+                $this->page($media, $local, $made);
+
+                return;
+            }
             if ($media->isFont()) {
                 $this->font($media, $local);
 
@@ -91,6 +98,17 @@ final readonly class InspectMedia implements Handler
             unlink($local);
             unlink($made);
         }
+    }
+
+    /** One HTML file of all that the archive holds; a second look finds it made. */
+    private function page(Media $media, string $local, string $made): void
+    {
+        if ($media->mime !== 'text/html') {
+            file_put_contents($made, $this->pages->bundle($local));
+            $this->keep($media, $made, 'text/html', ['codec' => 'ZIP', 'why' => ['bundled']]);
+        }
+        $this->files->write(MediaFiles::thumbnail($media->sha256), $this->thumbnailer->card('HTML'));
+        [$media->state, $media->fault] = [Media::READY, null];
     }
 
     /** @throws Refusal `stock.font_known` for a face that there is already */

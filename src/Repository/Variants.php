@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Repository;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use Symfony\Contracts\Service\ResetInterface;
 use UpperPane\Core\Geometry\Size;
@@ -19,13 +20,16 @@ final class Variants implements VariantShelf, ResetInterface
     /** @var array<string, ?Variant> */
     private array $known = [];
 
+    /** @var array<string, array<string, array<string, mixed>>> rows by side and quality, by original */
+    private array $fetched = [];
+
     public function __construct(private readonly Connection $database)
     {
     }
 
     public function reset(): void
     {
-        $this->known = [];
+        $this->known = $this->fetched = [];
     }
 
     public function find(string $sha256, int $longerSidePx, Quality $quality): ?Variant
@@ -38,17 +42,34 @@ final class Variants implements VariantShelf, ResetInterface
         return $this->known[$key];
     }
 
+    /** @param list<string> $originals that will be asked for */
+    public function expect(array $originals): void
+    {
+        $originals = array_values(array_diff($originals, array_keys($this->fetched)));
+        if ($originals === []) {
+            return;
+        }
+        $this->fetched += array_fill_keys($originals, []);
+        foreach (
+            $this->database->fetchAllAssociative(
+                'SELECT original, side, quality, sha256, mime, bytes, width, height FROM variant WHERE original IN (?)',
+                [$originals],
+                [ArrayParameterType::STRING],
+            ) as $row
+        ) {
+            $this->fetched[$row['original']]["$row[side] $row[quality]"] = $row;
+        }
+    }
+
     private function fetch(string $original, int $side, Quality $quality): ?Variant
     {
-        $row = $this->database->fetchAssociative(
-            'SELECT sha256, mime, bytes, width, height FROM variant WHERE original = ? AND side = ? AND quality = ?',
-            [$original, $side, $quality->value],
-        );
-        if ($row === false) {
+        $this->expect([$original]);
+        $row = $this->fetched[$original]["$side $quality->value"] ?? null;
+        if ($row === null) {
             $this->want($original, $side, $quality);
         }
 
-        return $row === false || $row['sha256'] === null
+        return ($row['sha256'] ?? null) === null
             ? null
             : new Variant(
                 (string) $row['sha256'],

@@ -123,8 +123,8 @@ final class StockTest extends ApiCase
         $archive->open($bomb, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
         $archive->addFromString('font.ttf', str_repeat("\0", 10 << 20));
         $archive->close();
-        $refused = $this->upload($bomb);
-        self::assertSame(['stock.type', 'application/zip'], [$refused['code'], $refused['params']['mime']]);
+        $looked = $this->looked($this->upload($bomb)['id']);
+        self::assertSame(['failed', 'stock.page_without_index'], [$looked['state'], $looked['fault']['code']]);
         $this->signIn('olga');
         $this->call('POST', '/api/sites/harrowmere/uploads', null, 403, ['HTTP_UPLOAD_LENGTH' => '9']);
     }

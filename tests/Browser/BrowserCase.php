@@ -99,6 +99,9 @@ abstract class BrowserCase extends TestCase
     protected function pair(Page $handOff, Page $window, string $player): void
     {
         preg_match('/type (\w{3} \w{3})/', $window->see('in Hand-off', '#word')->getText(), $shown);
+        if ($handOff->all("#code-$player") === []) {
+            $handOff->press('Pair another screen', "[data-player=\"$player\"]");
+        }
         $handOff->type("#code-$player", strtolower($shown[1] ?? ''), WebDriverKeys::ENTER)->gone("#code-$player");
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Browser;
 
+use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use Symfony\Component\Process\Process;
@@ -93,6 +94,49 @@ final class ElsewhereTest extends BrowserCase
         $page->until('the still', fn () => $page->all('.pane-live img') !== []);
         self::assertSame('hidden', $page->script('return document.querySelector(".pane-live video").style.visibility'));
         $this->assertAccessible($page);
+    }
+
+    /** A page that came as a ZIP: with its script and its picture, in a sandbox, and on a player without the server. */
+    public function testAPageOfTheStockIsShownFromThePackage(): void
+    {
+        $this->expectRefusals('net::ERR', 'Failed to load', 'Failed to fetch');
+        $zip = Files::path('board.zip');
+        $archive = new \ZipArchive();
+        $archive->open($zip, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+        $picture = (string) file_get_contents(Files::picture('dot.png', 40, 30));
+        $archive->addFromString('index.html', '<!doctype html><p>-</p><img src="a/dot.png"><script src="run.js"></script>');
+        $archive->addFromString('a/dot.png', $picture);
+        $archive->addFromString('run.js', 'document.querySelector("p").textContent = `Tides of ${origin} '.
+            '${document.images[0].complete || "soon"}`');
+        $archive->close();
+        $page = $this->page()->signIn()->open('/harrowmere/stock');
+        $page->find('.media-card');
+        $page->browser->findElement(WebDriverBy::cssSelector('.stock input[type=file]'))->sendKeys($zip);
+        $page->until('made', fn () => str_contains($page->find('.media-grid')->getText(), 'all of it in one file'), 30);
+        $page->click('a[href$="/elevation"]')->click('[data-surface="cafe"]');
+        $page->typeIn('Name of the new design', 'Tides', Keys::ENTER)->see('Tides', '.title-block');
+        $page->click('.pane-face')->press('Stock', '.tabs')->type('#shelf-search', 'board.zip')->press('Put into A');
+        $this->assertTides($page);
+        $this->release($page, 'Tides');
+        $this->handOff($page, 'cafe-1', 'Tides');
+        $window = $this->page(960, 540)->open('/play/cafe-1');
+        $this->pair($page, $window, 'cafe-1');
+        $this->assertTides($window);
+        $tools = new ChromeDevToolsDriver($window->browser);
+        $tools->execute('Network.enable');
+        $gone = ['offline' => true, 'latency' => 0, 'downloadThroughput' => -1, 'uploadThroughput' => -1];
+        $tools->execute('Network.emulateNetworkConditions', $gone);
+        $window->browser->navigate()->refresh();
+        $this->assertTides($window);
+    }
+
+    private function assertTides(Page $page): void
+    {
+        $page->until('seen', fn () => $page->find('.pane-web iframe')->getCSSValue('visibility') === 'visible', 30);
+        $page->browser->switchTo()->frame($page->find('.pane-web iframe'));
+        $page->see('Tides of null', 'p');
+        $page->until('its picture', fn () => $page->script('return document.images[0].naturalWidth') === 40);
+        $page->browser->switchTo()->defaultContent();
     }
 
     /** A stream in HLS (RFC 8216) from another server, and the capture device that Chromium has for tests. */

@@ -64,7 +64,7 @@ final readonly class WebFill implements Fill
 
     public function mediaIds(): array
     {
-        return $this->still === null ? [] : [$this->still];
+        return array_values(array_filter([$this->still, $this->address->stockId()]));
     }
 
     /** @return list<string> addresses of the web that a fill shows, also among its entries */

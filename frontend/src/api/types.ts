@@ -214,7 +214,7 @@ export interface MediaLine {
   id: string
   name: string
   mime: string
-  kind: 'picture' | 'video' | 'font'
+  kind: 'picture' | 'video' | 'font' | 'page'
   bytes: number
   sha256: string
   state: 'waiting' | 'ready' | 'failed'

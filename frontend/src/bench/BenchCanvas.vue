@@ -63,15 +63,16 @@ onMounted(() => {
   watch([shown, () => props.round], () => void show(), { immediate: true })
 })
 
-let fonts: FontLine[] = []
+const ask = (): Promise<FontLine[]> =>
+  call<{ fonts: FontLine[] }>('GET', `/api/sites/${session.slug}/fonts`)
+    .then((answer) => answer.fonts)
+    .catch(() => [])
+let fonts = ask()
 /** The faces that there are; asked for again when one is used that was not there yet. */
 async function faces(used: Set<string>): Promise<FontLine[]> {
-  const there = new Set(fonts.map((face) => `${face.family} ${face.weight}`))
-  if ([...used].some((face) => !there.has(face)))
-    fonts = await call<{ fonts: FontLine[] }>('GET', `/api/sites/${session.slug}/fonts`)
-      .then((answer) => answer.fonts)
-      .catch(() => fonts)
-  return fonts.filter((face) => used.has(`${face.family} ${face.weight}`))
+  const there = new Set((await fonts).map((face) => `${face.family} ${face.weight}`))
+  if ([...used].some((face) => !there.has(face))) fonts = ask()
+  return (await fonts).filter((face) => used.has(`${face.family} ${face.weight}`))
 }
 async function show(): Promise<void> {
   const plan = props.round ?? shown.value

@@ -80,7 +80,7 @@ function press(media: MediaLine, event: PointerEvent): void {
           {{ t('stock.put', { letter: design.zone.letter }) }}
         </button>
         <button
-          v-if="session.may('design') && one.state === 'ready'"
+          v-if="session.may('design') && one.state === 'ready' && one.kind !== 'page'"
           type="button"
           class="btn btn-sm btn-outline-dark"
           :aria-label="`${t('stock.as-float')}: ${one.name}`"

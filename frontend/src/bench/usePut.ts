@@ -39,6 +39,14 @@ export function usePut(): {
         void design.setFill(zone, { ...before, font: media.font.family, weight: media.font.weight }, `${zone}:font`)
       return
     }
+    if (media.kind === 'page') {
+      void design.beginFill(zone, 'web').then((done) => {
+        const fill = design.documents[zone]?.fill
+        if (done && fill?.kind === 'web')
+          void design.setFill(zone, { ...fill, address: `stock:${media.id}` }, `${zone}:address`)
+      })
+      return
+    }
     if (before?.kind === 'playlist') {
       design.beginEntry(zone, media.kind, { media: media.id })
       return

@@ -43,7 +43,7 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
       drawLine(word, { ...item, ...word }, [word.x_mpx, word.y_mpx, word.width_mpx, word.line_mpx]),
     ),
   ],
-  web: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawWeb(item)],
+  web: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawWeb(item, mediaUrl)],
   live: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawLive(item)],
 }
 

@@ -4,18 +4,24 @@ import type { Drawings } from './types'
 export const reach = {
   page: (): Promise<boolean> => Promise.resolve(true),
   devices: false,
-} as { page: (address: string) => Promise<boolean>; devices: boolean }
+  /** How a page that came with the media is called. */
+  file: (address: string): string => address,
+} as { page: (address: string) => Promise<boolean>; devices: boolean; file: (address: string) => string }
 const AGAIN_MS = 30_000
 const rounds = new WeakMap<HTMLIFrameElement, { round: number; tryAt: number }>()
 
 /** In a sandbox without an origin: it runs its scripts, keeps nothing, and reaches nothing of ours. */
-export function drawWeb(item: Drawings['web']): HTMLElement[] {
+export function drawWeb(item: Drawings['web'], mediaUrl: (sha256: string) => string): HTMLElement[] {
   if (item.address === '') return []
+  const file = item.sha256 ? mediaUrl(item.sha256) : ''
+  // A still is drawn of thumbnails; nobody may show those as a page.
+  if (file.endsWith('/thumbnail')) return []
   const frame = document.createElement('iframe')
   frame.setAttribute('sandbox', 'allow-scripts')
   frame.setAttribute('allow', 'autoplay')
   frame.referrerPolicy = 'no-referrer'
   frame.title = item.address
+  if (file) frame.dataset['page'] = reach.file(file)
   frame.tabIndex = -1
   const [width, height] = item.window_px
   Object.assign(frame.style, {
@@ -37,8 +43,9 @@ export function steerWeb(box: HTMLElement, item: Drawings['web'], sinceMs: numbe
   const known = rounds.get(frame)
   if (known?.round === round && nowMs < known.tryAt) return
   rounds.set(frame, { round, tryAt: Infinity })
-  void reach.page(item.address).then((there) => {
-    if (there) frame.src = item.address
+  const page = frame.dataset['page']
+  void (page ? Promise.resolve(true) : reach.page(item.address)).then((there) => {
+    if (there) frame.src = page ?? item.address
     else {
       frame.style.visibility = 'hidden'
       rounds.set(frame, { round, tryAt: nowMs + AGAIN_MS })

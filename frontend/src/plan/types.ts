@@ -152,6 +152,8 @@ export interface Drawings {
   web: {
     /** Empty: nothing that could be shown. */
     address: string
+    /** Of a page of the Stock. */
+    sha256?: string
     /** That the page is laid out for, with what is scrolled past. */
     window_px: [number, number]
     scroll_px: number

@@ -72,7 +72,8 @@ async function checked<T>(cache: Cache, url: string, sha256: string): Promise<T>
 async function takePlan({ sha256, base }: Interval['plan']): Promise<Plan> {
   const cache = await caches.open(`release-${sha256}`)
   const plan = asPlan(await checked<Plan | PlanOne>(cache, `${base}plan.json`, sha256))
-  for (const medium of plan.media) await verified(cache, base + medium.sha256, medium.sha256)
+  for (const { sha256, mime } of plan.media)
+    await verified(cache, base + sha256 + (mime === 'text/html' ? '.html' : ''), sha256)
   // A face's file carries the beginning of its SHA-256 in its name.
   for (const { file } of plan.fonts.filter((face) => !isUploaded(face.file)))
     await verified(cache, `/fonts/${file}`, /-([0-9a-f]{8})\.ttf$/.exec(file)?.[1] ?? '')

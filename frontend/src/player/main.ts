@@ -23,6 +23,7 @@ reach.page = (address) =>
     () => false,
   )
 reach.devices = true
+reach.file = (address) => `${address}.html`
 
 class Player {
   private held: Held | null = null

@@ -256,6 +256,10 @@ final readonly class BenchAnswer
                 if (!$sameLayouts) {
                     return [$this->compiled($scene), null];
                 }
+                // Panes do not lie over each other.
+                if ($scene->own->floats === []) {
+                    return [$this->compiled($scene, $changed), $changed];
+                }
                 $placing = $this->placingOf(LayoutAt::of($this->design, $scene->id, false));
                 $judged = SceneCompiler::overlapping($placing, $changed);
 

@@ -142,6 +142,10 @@ final readonly class Planning
         foreach ($zones === null ? $design->scenes : [] as $scene) {
             $ids = [...$ids, ...$scene->ground->mediaIds()];
         }
-        $this->media->expect(array_values(array_unique($ids)));
+        $ids = array_values(array_unique($ids));
+        $this->media->expect($ids);
+        $this->variants->expect(array_values(array_filter(
+            array_map(fn (string $id) => $this->media->find($id)?->sha256, $ids),
+        )));
     }
 }

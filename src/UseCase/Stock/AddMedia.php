@@ -47,6 +47,7 @@ final readonly class AddMedia
         'video/x-msvideo' => 'AVI',
         'video/mpeg' => 'MPEG',
         'video/mp2t' => 'TS',
+        'application/zip' => 'ZIP of a web page',
         'font/ttf' => 'TTF',
         'font/otf' => 'OTF',
     ];

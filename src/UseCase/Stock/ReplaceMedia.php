@@ -15,7 +15,6 @@ use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Site\Right;
 
 /**
@@ -68,9 +67,7 @@ final readonly class ReplaceMedia
         if ($other !== null && $other->state !== Media::READY) {
             throw Refusal::because('stock.not_ready', '/with', ['name' => $other->name]);
         }
-        $kind = str_starts_with((string) $content['mime'], 'font/')
-            ? 'font'
-            : FillKind::ofMedium((string) $content['mime'])->value;
+        $kind = Media::kindOf((string) $content['mime']);
         if ($media->isFont() || $kind !== $media->kind()) {
             throw Refusal::because('stock.other_kind', '/with', [
                 'name' => (string) $content['name'],
