@@ -602,6 +602,7 @@ return [
         'Ask with HEAD how much is there, and send the rest.',
     ],
     'stock.there' => ['“{name}” is in the Stock.', 'Look for it there.'],
+    'stock.no_sound' => ['No sound can be read from this file.', 'Export it again as MP3, M4A, WAV, OGG or FLAC.'],
     'stock.page_broken' => ['This ZIP cannot be read.', 'Pack it again, without a password.'],
     'stock.page_too_large' => [
         'This ZIP holds more than {files} files, or more than {mb} MB.',

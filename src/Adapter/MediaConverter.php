@@ -14,6 +14,9 @@ use UpperPane\Core\Picture\Playable;
  */
 final readonly class MediaConverter
 {
+    private const WAVES =
+        '[0:a:0]showwaves=s=1280x720:mode=cline:rate=25:colors=0xF4F1EA,format=gbrp[w];'.
+        'color=0x1D2A33:s=1280x720:r=25,format=gbrp[c];[c][w]blend=all_mode=screen:shortest=1,format=yuv420p[v]';
     private const MOST_SECONDS = 7200;
     private const MOST_BYTES = 8 << 30;
     private const SRGB = '/usr/share/color/icc/sRGB.icc';
@@ -38,6 +41,25 @@ final readonly class MediaConverter
         clearstatcache(true, $to);
 
         return filesize($to) > 0 ? $made : throw Refusal::because('stock.not_converted', '/file');
+    }
+
+    /**
+     * A sound alone becomes a video of its waves, so that it is shown, heard, trimmed and timed like any other.
+     *
+     * @throws Refusal `stock.no_sound`
+     */
+    public function sound(string $from, string $mime, string $to): void
+    {
+        $this->program->output(
+            [
+                ...['ffmpeg', '-nostdin', '-threads', '2', ...MediaProbe::reading($from, $mime)],
+                ...['-filter_complex', self::WAVES, '-map', '[v]', '-map', '0:a:0', '-ac', '2', '-shortest'],
+                ...['-c:v', 'libx264', '-preset', 'veryfast', '-crf', '23', '-g', '50', '-movflags', '+faststart'],
+                ...['-c:a', 'aac', '-b:a', '160k', '-map_metadata', '-1', '-y', '-f', 'mp4', "file:$to"],
+            ],
+            self::MOST_SECONDS,
+            fileBytes: self::MOST_BYTES,
+        ) ?? throw Refusal::because('stock.no_sound', '/file');
     }
 
     private function picture(string $from, string $mime, string $to, bool $alpha, bool $profiled): string

@@ -43,6 +43,12 @@ final readonly class MediaProbe
         'video/x-msvideo' => 'avi',
         'video/mpeg' => 'mpeg',
         'video/mp2t' => 'mpegts',
+        'audio/mpeg' => 'mp3',
+        'audio/x-m4a' => 'mov',
+        'audio/mp4' => 'mov',
+        'audio/x-wav' => 'wav',
+        'audio/ogg' => 'ogg',
+        'audio/flac' => 'flac',
     ];
     /** What ImageMagick is told that a picture is. */
     public const CODERS = [

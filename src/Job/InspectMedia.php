@@ -134,6 +134,12 @@ final readonly class InspectMedia implements Handler
     /** @return array{string, Facts} where it lies as players get it, and what is known of that */
     private function played(Media $media, string $local, string $made): array
     {
+        if (str_starts_with($media->mime, 'audio/')) {
+            $this->converter->sound($local, $media->mime, $made);
+            $this->keep($media, $made, 'video/mp4', ['codec' => substr($media->mime, 6), 'why' => ['sound']]);
+
+            return [$made, $this->probe->look($made, 'video/mp4')];
+        }
         $facts = $this->probe->look($local, $media->mime);
         if ($facts['why'] === []) {
             return [$local, $facts];

@@ -179,6 +179,28 @@ final class StockTest extends ApiCase
         return $this->response->getStatusCode();
     }
 
+    /** A sound becomes a video of its waves, as long as it is; what only says that it is one is refused. */
+    public function testASoundIsTakenInWithItsWaves(): void
+    {
+        $this->signIn();
+        $codecs = ['mp3' => 'libmp3lame', 'wav' => 'pcm_s16le', 'ogg' => 'libvorbis', 'm4a' => 'aac'];
+        foreach ($codecs as $form => $codec) {
+            $tone = 'sine=duration=3:frequency='.random_int(300, 900);
+            $path = Files::path("bell.$form");
+            (new Process([
+                ...['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', $tone],
+                ...['-metadata', 'title='.bin2hex(random_bytes(4)), '-c:a', $codec, $path],
+            ]))->mustRun();
+            $sound = $this->looked($this->upload($path)['id']);
+            self::assertSame(
+                ['ready', 'video', 'video/mp4', ['sound']],
+                [$sound['state'], $sound['kind'], $sound['mime'], $sound['original']['why'] ?? []],
+                $form,
+            );
+            self::assertEqualsWithDelta(3000, $sound['duration_ms'], 120, $form);
+        }
+    }
+
     /** A large picture in a small pane: players get one with px enough for it, and so do bench and preview. */
     public function testAPictureIsMadeForWhereItIsShown(): void
     {

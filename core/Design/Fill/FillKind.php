@@ -32,7 +32,7 @@ enum FillKind: string
     /** What a medium is put into a zone as. */
     public static function ofMedium(string $mime): self
     {
-        return str_starts_with($mime, 'video/') ? self::Video : self::Picture;
+        return preg_match('#^(video|audio)/#', $mime) === 1 ? self::Video : self::Picture;
     }
 
     public function isVideo(): bool

@@ -15,7 +15,7 @@ function chosen(): void {
 }
 const KINDS =
   'image/jpeg,image/png,image/webp,image/gif,image/tiff,image/bmp,image/avif,image/svg+xml,application/pdf,.heic,.heif,' +
-  'video/*,.mkv,.mov,.ts,.ttf,.otf,.zip'
+  'video/*,audio/*,.mkv,.mov,.ts,.ttf,.otf,.zip'
 </script>
 
 <template>
