@@ -20,6 +20,7 @@ use UpperPane\Core\Picture\Playable;
  *     rate: string,
  *     codec: string,
  *     alpha: bool,
+ *     depth: int,
  *     profiled: bool,
  *     why: list<string>,
  * }
@@ -147,6 +148,7 @@ final readonly class MediaProbe
             'duration_ms' => null,
             'rate' => '',
             'codec' => self::CODERS[$mime],
+            'depth' => (int) $fact[3],
             'alpha' => strtolower($fact[5]) !== 'undefined' && strtolower($fact[5]) !== 'false',
             'profiled' => $fact[7] !== '',
             'why' => Playable::picture($mime, 1, (int) $fact[3], $fact[4], $fact[7]),
@@ -200,6 +202,7 @@ final readonly class MediaProbe
             'duration_ms' => (int) round($seconds * 1000),
             'rate' => (string) ($stream['avg_frame_rate'] ?? '25/1'),
             'codec' => $codec,
+            'depth' => preg_match('/p(\d\d)(?:le|be)$/', (string) $stream['pix_fmt'], $bits) === 1 ? (int) $bits[1] : 8,
             'alpha' => preg_match('/^(yuva|rgba|argb|bgra|abgr|gbrap|ya|pal8)/', (string) $stream['pix_fmt']) === 1,
             'profiled' => false,
             'why' => Playable::video(

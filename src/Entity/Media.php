@@ -54,6 +54,13 @@ class Media
     #[ORM\Column(type: 'json', nullable: true)]
     public ?array $font = null;
 
+    /** Bits of each colour when it came; null where nobody has looked, and for fonts and pages. */
+    #[ORM\Column(nullable: true)]
+    public ?int $depth = null;
+
+    #[ORM\Column(nullable: true)]
+    public ?bool $alpha = null;
+
     /** When it was taken out of the Stock. */
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $takenMs = null;
@@ -130,6 +137,8 @@ class Media
             'originalSha256' => $this->originalSha256,
             'original' => $this->original,
             'openings' => $this->openings,
+            'depth' => $this->depth,
+            'alpha' => $this->alpha,
         ];
     }
 

@@ -87,6 +87,9 @@ final readonly class InspectMedia implements Handler
             );
             [$media->width, $media->height] = $facts['size']->toArray();
             $media->durationMs = $facts['duration_ms'];
+            // Of what was uploaded, as long as that is known.
+            $media->depth ??= $facts['depth'];
+            $media->alpha = $facts['alpha'];
             $media->openings = $facts['alpha'] && $facts['duration_ms'] === null
                 ? $this->openings($shown)
                 : null;
@@ -141,6 +144,7 @@ final readonly class InspectMedia implements Handler
             return [$made, $this->probe->look($made, 'video/mp4')];
         }
         $facts = $this->probe->look($local, $media->mime);
+        $media->depth ??= $facts['depth'];
         if ($facts['why'] === []) {
             return [$local, $facts];
         }

@@ -31,6 +31,7 @@ final class StockTest extends ApiCase
         self::assertSame('waiting', $sent['state']);
         $media = $this->looked($sent['id']);
         self::assertSame($media, $this->looked($sent['id']), 'a second look changes nothing');
+        self::assertSame([8, false], [$media['depth'], $media['alpha']]);
         self::assertSame(['ready', 'video/mp4', 'video', [160, 90]], [
             $media['state'],
             $media['mime'],

@@ -227,6 +227,9 @@ export interface MediaLine {
   /** What was uploaded, where something else was made of it. */
   original: { mime: string; bytes: number; codec: string; why: string[] } | null
   font: { family: string; weight: number; embedding: 'installable' | 'preview' | 'editable'; glyphs: number } | null
+  /** Bits of each colour when it came. */
+  depth: number | null
+  alpha: boolean | null
   /** What it was before it was replaced, latest first. */
   earlier: { sha256: string; name: string; until: string; by: string }[]
   notes: MediaNotes

@@ -30,9 +30,11 @@ const places = computed(() =>
 .found-place {
   position: absolute;
   z-index: 5;
-  border: 2px dashed #0c1216;
-  outline: 2px dashed #f6e3c2;
-  outline-offset: -2px;
+  min-width: 12px;
+  min-height: 12px;
+  border: 2px solid #a86a00;
+  outline: 1px solid #fffdf8;
+  box-shadow: 0 0 0 3px #0c1216;
   pointer-events: none;
 }
 </style>

@@ -114,9 +114,13 @@ const words = computed(() => {
   font-size: 0.8rem;
 }
 .run-fields .field-row {
-  align-items: end;
+  align-items: center;
 }
-button[aria-pressed='true'] {
-  background: var(--plate);
+.run-fields .field-row label {
+  margin: 0;
+}
+.run-fields button[aria-pressed='true'] {
+  background: var(--ink);
+  color: var(--on-ink);
 }
 </style>

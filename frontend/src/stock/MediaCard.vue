@@ -33,6 +33,10 @@ function scrub(event: PointerEvent): void {
     </div>
     <h3 v-b-tooltip="media.name">{{ media.name }}</h3>
     <p v-if="media.size && media.ratio" class="measure">{{ pixels(...media.size) }} · {{ ratioText(media.ratio) }}</p>
+    <p v-if="media.depth" class="hint">
+      {{ t('stock.depth', { bits: String(media.depth) }) }}
+      <template v-if="media.alpha">{{ t('stock.alpha') }}</template>
+    </p>
     <p v-if="media.font" class="measure">{{ media.font.family }} {{ media.font.weight }}</p>
     <p v-if="media.font" class="hint">{{ t(`stock.embedding-${media.font.embedding}`) }}</p>
     <p v-if="media.fault" class="refusal">{{ media.fault.message }} {{ media.fault.mend }}</p>

@@ -73,6 +73,8 @@ final readonly class StockList
             'duration_ms' => $media->durationMs,
             'original' => $media->original,
             'font' => $media->font,
+            'depth' => $media->depth,
+            'alpha' => $media->alpha,
             'notes' => $media->notes()->toArray(),
             'earlier' => array_map(
                 static fn (array $one) => array_intersect_key($one, array_flip(['sha256', 'name', 'until', 'by'])),
