@@ -30,6 +30,7 @@ return [
     'me' => RightsListener::PUBLIC,
     'elevation' => $everyone,
     'site_fonts' => $everyone,
+    'site_measures' => $designing,
     'surface_show' => $everyone,
     'surface_make' => $mounting,
     'surface_duplicate' => $mounting,

@@ -11,6 +11,7 @@ use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Text\Fonts;
+use UpperPane\Core\Text\Widths;
 use UpperPane\Core\Web\WebShelf;
 
 /**
@@ -35,6 +36,7 @@ final readonly class PlanContext
         public Drawn $drawn = new Drawn(),
         public bool $still = false,
         public ?VariantShelf $variants = null,
+        public ?Widths $widths = null,
     ) {
     }
 

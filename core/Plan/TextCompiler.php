@@ -47,6 +47,8 @@ final readonly class TextCompiler
         $across = $fill->ticker?->runsAcross() === true;
         $runs = TextRuns::of($fill, $across ? self::onOneLine(...) : null);
         $set = $this->setOf($fill, $runs->faces($face, $this->faceOf($fill->style)), $inner);
+        $measured = $fill->ticker === null ? $this->measured($set, $fill, $inner) : null;
+        $set = $measured ?? $set;
         $lineMpx = $set->lineHeightPx->thousandths();
         $topMpx =
             $this->top($fill->style->valign, $inner->height * 1000, $lineMpx * count($set->lines)) + $padding * 1000;
@@ -71,6 +73,7 @@ final readonly class TextCompiler
                 $this->styling($fill->style, $set, $lineMpx) +
                 self::gradient($fill->style->effects->gradient, $lines, $lineMpx) +
                 $this->plate($fill->style->effects->plate, $lines, $lineMpx) +
+                ($set->exact || $fill->ticker !== null ? [] : ['approximate' => true]) +
                 ($way === null ? self::entrance($fill->entrance, $lines) : ['ticker' => $way]),
             set: $set,
             contentMs: $way['ms'] ?? ReadingTime::ofMs($fill->text),
@@ -157,6 +160,20 @@ final readonly class TextCompiler
                 TextMode::Wrap,
             ),
         };
+    }
+
+    /** What a browser said of lines that are only estimated: of those in one face, not set apart. */
+    private function measured(SetText $set, TextFill $fill, Size $inner): ?SetText
+    {
+        $widths = $this->context->widths;
+        $style = $fill->style;
+
+        return $set->exact || $widths === null || $fill->runs !== [] || $style->effects->spacingThousandths !== 0
+            ? null
+            : $set->measuredBy(
+                static fn (string $line) => $widths->find($style->font, $style->weight, $line),
+                $inner,
+            );
     }
 
     private static function onOneLine(string $text): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Text;
 
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Geometry\Size;
 
 /**
  * A text laid into a box: the size taken, its lines with their exact widths, the room used, and whether it overflows.
@@ -20,6 +21,30 @@ final readonly class SetText
         public bool $exact,
         public Rational $capHeightPx,
     ) {
+    }
+
+    /**
+     * With the widths that a browser measured; null where it has not measured every line.
+     *
+     * @param callable(string): ?int $width of a line, in thousandths of the size
+     */
+    public function measuredBy(callable $width, Size $box): ?self
+    {
+        $lines = [];
+        foreach ($this->lines as $line) {
+            $thousandths = $line['text'] === '' ? 0 : $width($line['text']);
+            if ($thousandths === null) {
+                return null;
+            }
+            $px = Rational::of($thousandths * $this->sizePx, 1000);
+            $lines[] = ['text' => $line['text'], 'at' => $line['at'], 'width' => $px];
+        }
+        $set = new self($this->sizePx, $lines, $this->lineHeightPx, false, true, $this->capHeightPx);
+        $overflows =
+            $set->widthPx()->compare(Rational::of($box->width)) > 0
+            || $set->heightPx()->compare(Rational::of($box->height)) > 0;
+
+        return new self($this->sizePx, $lines, $this->lineHeightPx, $overflows, true, $this->capHeightPx);
     }
 
     public function widthPx(): Rational

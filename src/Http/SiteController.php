@@ -5,9 +5,11 @@ declare(strict_types=1);
 namespace UpperPane\App\Http;
 
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Design\TakeMeasures;
 use UpperPane\App\UseCase\Site\ListFonts;
 use UpperPane\App\UseCase\Site\ShowElevation;
 
@@ -17,6 +19,17 @@ final class SiteController
     public function elevation(string $site, #[CurrentUser] Person $person, ShowElevation $show): JsonResponse
     {
         return new JsonResponse($show($site, $person));
+    }
+
+    /** What a browser measured of lines. */
+    #[Route('/api/sites/{site}/measures', 'site_measures', methods: ['POST'])]
+    public function measures(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        TakeMeasures $take,
+    ): JsonResponse {
+        return new JsonResponse($take($site, Body::of($request), $person));
     }
 
     /** The app's and the site's own. */

@@ -93,6 +93,36 @@ final class EditTest extends ApiCase
         self::assertContains('zone.hidden', $found($whole, 'z-right'));
     }
 
+    /** What the core can only estimate is a note, until a browser has measured it. */
+    public function testABrowsersMeasureIsTheBasisOfWhatIsFound(): void
+    {
+        $this->signIn();
+        $arabic = ['font' => 'Amiri', 'weight' => 400, 'padding' => 0, 'mode' => 'as_set'];
+        $arabic += Sketch::text('السفينة التالية', 90);
+        $answer = $this->edit([Sketch::fill('z-right', $arabic)], 1);
+        $item = $answer['zones']['z-right']['items'][0];
+        self::assertTrue($item['approximate']);
+        $codes = static fn (array $answer): array => array_column(
+            $answer['findings']['scenes']['s-rest']['zones']['z-right'],
+            'code',
+        );
+        self::assertContains('text.approximate', $codes($answer));
+        $told = fn (array $line, int $width): int => $this->call('POST', '/api/sites/harrowmere/measures', [
+            'lines' => [$line + ['font' => 'Amiri', 'weight' => 400, 'width' => $width]],
+        ], 200)['kept'];
+        self::assertSame(0, $told(['text' => 'Next boat'], 1), 'that is known better');
+        foreach ([[3000, false], [30_000, true]] as [$width, $overflows]) {
+            self::assertSame(1, $told(['text' => $item['lines'][0]['text']], $width));
+            $whole = $this->call('GET', '/api/documents/'.self::BOARD, null, 200);
+            $line = $whole['zones']['z-right']['items'][0]['lines'][0];
+            self::assertSame(90 * $width, $line['width_mpx']);
+            self::assertNotContains('text.approximate', $codes($whole));
+            self::assertSame($overflows, in_array('text.overflows', $codes($whole), true));
+        }
+        $this->signIn('olga');
+        $this->call('POST', '/api/sites/harrowmere/measures', ['lines' => []], 403);
+    }
+
     public function testUndoAndRedoAreOnesOwn(): void
     {
         $this->signIn();

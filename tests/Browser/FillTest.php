@@ -60,6 +60,25 @@ final class FillTest extends BrowserCase
         $this->assertAccessible($page);
     }
 
+    /** Letters that join are estimated by the core, measured by the browser once, and judged by that. */
+    public function testJoiningLettersAreMeasuredByTheBrowser(): void
+    {
+        $page = $this->begun('Arabic', 1);
+        $this->words($page, 0, 'Ness');
+        $page->choose('Face', 'Amiri')->typeIn('Text', 'السفينة التالية إلى الجزيرة');
+        $page->until('measured', fn () => (int) $page->script(
+            'return performance.getEntriesByType("resource").filter((one) => one.name.endsWith("/measures")).length',
+        ) === 1);
+        $words = fn (): string => $page->find('#bench-panel')->getText();
+        $page->until('no estimate any more', static fn () => !str_contains($words(), 'estimate'));
+        $widths = (array) $page->script(
+            'const line = document.querySelector(".pane-text").lastElementChild; const range = document.createRange(); '.
+                'range.selectNodeContents(line); const scale = line.getBoundingClientRect().width / line.offsetWidth; '.
+                'return [range.getBoundingClientRect().width / scale, line.offsetWidth]',
+        );
+        self::assertEqualsWithDelta($widths[0], $widths[1], 0.01 * $widths[0], 'as wide as it is drawn');
+    }
+
     /** Words are chosen by keys, made bold and coloured; what is typed before them moves them along. */
     public function testSomeWordsAreBoldAndColoured(): void
     {

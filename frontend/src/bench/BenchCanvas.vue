@@ -17,6 +17,7 @@ import FloatLayer from './FloatLayer.vue'
 import FoundPlace from './FoundPlace.vue'
 import GuideLayer from './GuideLayer.vue'
 import LatticeLayer from './LatticeLayer.vue'
+import { measure } from './measuring'
 import MullionHandles from './MullionHandles.vue'
 import PaneLayer from './PaneLayer.vue'
 import PanelNames from './PanelNames.vue'
@@ -84,6 +85,8 @@ async function show(): Promise<void> {
       .flatMap((zone) => zone.items.flatMap(facesOf)),
   )
   await Promise.all((await faces(used)).map((face) => loadFace(face))).catch(() => undefined)
+  const zones = Object.values(plan.scenes).flatMap((scene) => scene.zones)
+  if (editable.value && (await measure(session.slug, zones)) && design.waiting === 0) await design.reload()
 }
 
 function draw(tMs: number, running: boolean): void {

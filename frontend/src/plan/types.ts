@@ -96,7 +96,8 @@ export interface Drawings {
   picture: Picture & { behind?: { drawn_mpx: Rect; blur_mpx: number } }
   /** So long; of a part of a file, from so far into it on. */
   video: Picture & { content_ms: number; content_from_ms?: number; sound: boolean }
-  text: { lines: TextLine[]; ticker?: Way; entrance?: Entrance } & TextLook
+  /** `approximate`: its widths are estimated, until a browser has measured them. */
+  text: { lines: TextLine[]; ticker?: Way; entrance?: Entrance; approximate?: true } & TextLook
   clock: { tokens: ClockToken[]; offsets: Offset[] } & OneLine
   count: { tokens: CountToken[]; at_ms: number; up: boolean } & OneLine
   dial: {

@@ -11,6 +11,7 @@ use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\MeasuredTexts;
 use UpperPane\App\Repository\MediaLibrary;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
@@ -39,6 +40,7 @@ final readonly class Planning
         private MediaLibrary $media,
         private WebPages $pages,
         private Variants $variants,
+        private MeasuredTexts $texts,
         private HouseStyles $styles,
         private FontShelf $fonts,
         private ShiftedClock $clock,
@@ -121,6 +123,7 @@ final readonly class Planning
             $this->clock->nowMs(),
             Rational::of(1),
             variants: $this->variants,
+            widths: $this->texts->of((int) $site->id),
         );
 
         $styled = $style === null ? $context : $context->styledBy(Palette::of($style));

@@ -57,6 +57,7 @@ final readonly class Sweep
             'presence' => $this->rows('presence', 'at_ms < ?', 1000 * (time() - self::YOUNG_S), $dry),
             'browsers' => $this->rows('known_browser', 'seen_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'pages' => $this->rows('web_page', 'wanted_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'measures' => $this->rows('measured_text', 'at_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'light' => $this->orphans('media_light', 'sha256', $dry),
             'variants' => $this->orphans('variant', 'original', $dry),
             'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),
