@@ -20,8 +20,6 @@ class Media
     public const WAITING = 'waiting';
     public const READY = 'ready';
     public const FAILED = 'failed';
-    /** No longer in the Stock; what was written in a font is still drawn with it. */
-    public const TAKEN_OUT = 'taken_out';
 
     #[ORM\Column(length: 10)]
     public string $state = self::WAITING;
@@ -61,7 +59,7 @@ class Media
     #[ORM\Column(nullable: true)]
     public ?bool $alpha = null;
 
-    /** When it was taken out of the Stock. */
+    /** When it was taken out of the Stock; what was written in a font is still drawn with it. */
     #[ORM\Column(type: 'bigint', nullable: true)]
     public ?int $takenMs = null;
 
@@ -167,22 +165,6 @@ class Media
             'why' => $facts['why'],
         ];
         [$this->sha256, $this->mime, $this->bytes] = [$sha256, $mime, $bytes];
-    }
-
-    public function takeOut(int $nowMs): void
-    {
-        [$this->state, $this->takenMs] = [self::TAKEN_OUT, $nowMs];
-    }
-
-    /** To what it was: it had been looked at, or could not be used. */
-    public function bringBack(): void
-    {
-        $this->state = match (true) {
-            $this->fault !== null => self::FAILED,
-            $this->width === null && $this->font === null && $this->mime !== 'text/html' => self::WAITING,
-            default => self::READY,
-        };
-        $this->takenMs = null;
     }
 
     public function fail(Refusal $why): void

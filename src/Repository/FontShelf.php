@@ -35,7 +35,7 @@ final readonly class FontShelf
         $faces = [];
         foreach (
             $this->database->fetchAllAssociative(
-                'SELECT sha256, mime, bytes, font, state FROM media WHERE site_id = ? AND font IS NOT NULL ORDER BY id',
+                'SELECT sha256, mime, bytes, font, state, taken_ms FROM media WHERE site_id = ? AND font IS NOT NULL ORDER BY id',
                 [$site],
             ) as $row
         ) {
@@ -45,7 +45,7 @@ final readonly class FontShelf
                 'family' => $font['family'],
                 'weight' => $font['weight'],
                 'upload' => new FontUpload((string) $row['sha256'], (string) $row['mime'], (int) $row['bytes']),
-                'there' => $row['state'] === 'ready',
+                'there' => $row['state'] === 'ready' && $row['taken_ms'] === null,
             ];
         }
 

@@ -35,7 +35,7 @@ final class MediaLibrary implements MediaShelf
             foreach (
                 $this->database->fetchAllAssociative(
                     'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings, notes FROM media WHERE id IN (?) '.
-                        "AND state <> 'taken_out'",
+                        'AND taken_ms IS NULL',
                     [$ids],
                     [ArrayParameterType::STRING],
                 ) as $row

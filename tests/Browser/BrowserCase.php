@@ -48,6 +48,10 @@ abstract class BrowserCase extends TestCase
      */
     protected function assertAccessible(Page $page): void
     {
+        $page->until('tooltips stand', static fn () => $page->script(
+            'return [...document.querySelectorAll(".tooltip")].every('.
+                '(one) => one.getAnimations({ subtree: true }).length === 0)',
+        ) === true);
         $page->script((string) file_get_contents(\dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         /** @var list<string> $violations */
         $violations = $page->browser->executeAsyncScript(

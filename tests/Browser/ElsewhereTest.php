@@ -148,7 +148,9 @@ final class ElsewhereTest extends BrowserCase
             ...['-c:v', 'libx264', '-preset', 'ultrafast', '-pix_fmt', 'yuv420p', '-g', '50'],
             ...['-f', 'hls', '-hls_time', '2', '-hls_list_size', '0', "$folder/live.m3u8"],
         ]))->mustRun();
+        // It goes on for the tests behind this one: the Elevation shows what the café shows.
         $server = PageServer::start($folder);
+        register_shutdown_function($server->stop(...));
         $page = $this->begun('Streams', 'live picture');
         $page->choose('Comes from', 'a stream')->typeIn('Address of the stream', "$server->origin/live.m3u8");
         $page->typeIn('Divide into', '2', '')->press('into columns', '.divide');
@@ -168,7 +170,6 @@ final class ElsewhereTest extends BrowserCase
         $window->until('both play', static fn () => array_column($playing(), 2) === [true, true], 60);
         self::assertSame(['', ''], array_column($playing(), 0), 'both are seen');
         self::assertContains(320, array_column($playing(), 1));
-        $server->stop();
     }
 
     private function begun(string $name, string $kind): Page

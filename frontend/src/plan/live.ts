@@ -8,7 +8,9 @@ const AGAIN_MS = 10_000
 const BROADEST = 1280
 
 /** A stand-in is drawn; a stream or a device plays, and is seen only while its picture comes. */
-export function drawLive(item: Drawings['live']): HTMLElement[] {
+export function drawLive(item: Drawings['live'], mediaUrl: (sha256: string) => string): HTMLElement[] {
+  // A still opens nothing: forty of them would fetch as many streams.
+  if (item.source.as !== 'stand-in' && mediaUrl('').endsWith('/thumbnail')) return []
   const picture = document.createElement(item.source.as === 'stand-in' ? 'canvas' : 'video')
   Object.assign(picture.style, {
     position: 'absolute',

@@ -107,7 +107,7 @@ final readonly class AddMedia
         $library = $this->entities->getRepository(Media::class);
         $known = $library->findOneBy(['sha256' => $sha256, 'site' => $site])
             ?? $library->findOneBy(['originalSha256' => $sha256, 'site' => $site]);
-        if ($known !== null && !in_array($known->state, [Media::FAILED, Media::TAKEN_OUT], true)) {
+        if ($known !== null && $known->state !== Media::FAILED && $known->takenMs === null) {
             return StockList::line($known, 0) + ['already' => true];
         }
         $this->keep($path, $sha256);

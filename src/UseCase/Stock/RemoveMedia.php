@@ -49,7 +49,7 @@ final readonly class RemoveMedia
             if ($uses !== [] && ($font !== null || count($uses) !== $seenUses)) {
                 throw Conflict::because('stock.in_use', ['name' => $media->name, 'designs' => $uses]);
             }
-            $media->takeOut($this->clock->nowMs());
+            $media->takenMs = $this->clock->nowMs();
             $this->recorder->record($person, 'stock.remove', $id, ['name' => $media->name, 'used_in' => $uses]);
         });
     }
@@ -63,10 +63,10 @@ final readonly class RemoveMedia
     {
         return $this->entities->wrapInTransaction(function () use ($id, $person): array {
             $media = $this->found($id, $person);
-            if ($media->state !== Media::TAKEN_OUT) {
+            if ($media->takenMs === null) {
                 throw Conflict::because('stock.there', ['name' => $media->name]);
             }
-            $media->bringBack();
+            $media->takenMs = null;
             $this->recorder->record($person, 'stock.back', $id, ['name' => $media->name]);
 
             return StockList::line($media, count($this->references->users($id)));

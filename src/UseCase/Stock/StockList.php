@@ -34,7 +34,7 @@ final readonly class StockList
         $media = $this->entities
             ->getRepository(Media::class)
             ->findBy(
-                ['site' => $site, 'state' => [Media::WAITING, Media::READY, Media::FAILED]],
+                ['site' => $site, 'takenMs' => null],
                 ['addedAt' => 'DESC', 'id' => 'DESC'],
             );
 
