@@ -248,6 +248,8 @@ export function moveTicker(box: HTMLElement, item: Item, sinceMs: number): void 
   moving.style.transform = `translate3d(${at(0)}px, ${at(1)}px, 0)`
 }
 
+const ONE_PICTURE_MS = 20
+
 /** Brings a video to where it should be; small drift is left alone, so that it does not stutter. */
 export function steerVideo(box: HTMLElement, item: Item, sinceMs: number, running: boolean): void {
   const video = box.querySelector('video')
@@ -257,6 +259,13 @@ export function steerVideo(box: HTMLElement, item: Item, sinceMs: number, runnin
   const tolerance = running ? 0.3 : 0.02
   // A whole file begins again by itself; a part of one would go on beyond its end, and waits there for its next round.
   const part = item.content_from_ms !== undefined
+  // So little that it is one picture: it is shown, and never plays on into the next one.
+  if (part && item.content_ms < ONE_PICTURE_MS) {
+    if (!video.paused) video.pause()
+    const at = (item.content_from_ms ?? 0) / 1000
+    if (Math.abs(video.currentTime - at) > 0.002 && !video.seeking) video.currentTime = at
+    return
+  }
   const wraps = !part && Math.abs(drift - item.content_ms / 1000) <= tolerance
   const end = ((item.content_from_ms ?? 0) + item.content_ms) / 1000
   const past = part && video.currentTime >= end
