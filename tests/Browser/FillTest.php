@@ -68,7 +68,7 @@ final class FillTest extends BrowserCase
         $page->choose('Face', 'Amiri')->typeIn('Text', 'السفينة التالية إلى الجزيرة');
         $page->until('measured', fn () => (int) $page->script(
             'return performance.getEntriesByType("resource").filter((one) => one.name.endsWith("/measures")).length',
-        ) === 1);
+        ) > 0);
         $words = fn (): string => $page->find('#bench-panel')->getText();
         $page->until('no estimate any more', static fn () => !str_contains($words(), 'estimate'));
         $widths = (array) $page->script(

@@ -86,7 +86,10 @@ async function show(): Promise<void> {
   )
   await Promise.all((await faces(used)).map((face) => loadFace(face))).catch(() => undefined)
   const zones = Object.values(plan.scenes).flatMap((scene) => scene.zones)
-  if (editable.value && (await measure(session.slug, zones)) && design.waiting === 0) await design.reload()
+  if (!editable.value || !(await measure(session.slug, zones))) return
+  // What was on its way while the widths were told may have been answered without them.
+  await design.settled()
+  await design.reload()
 }
 
 function draw(tMs: number, running: boolean): void {

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, onUnmounted, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, onMounted, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { TextFill } from '../api/types'
 import { faceName } from '../plan/faces'
 import type { ZonePlan } from '../plan/types'
 import { useDesign } from './design'
-import { carried } from './textRuns'
+import { useTypedWords } from './useTypedWords'
 
 /** The words of a zone, written where they stand; when it is left, the lines are the core's again. */
 const props = defineProps<{ plan: ZonePlan; fill: TextFill; scale: number }>()
@@ -13,9 +13,7 @@ const emit = defineEmits<{ done: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const area = useTemplateRef<HTMLTextAreaElement>('area')
-const typed = ref(props.fill.text)
 const FIRST_GROUND = '#1D2A33'
-const LATER_MS = 300
 
 const item = computed(() => {
   const first = props.plan.items[0]
@@ -52,22 +50,10 @@ const sheet = computed(() => {
   } as const
 })
 
-let timer: ReturnType<typeof setTimeout> | undefined
-function later(): void {
-  design.typing = true
-  clearTimeout(timer)
-  timer = setTimeout(keep, LATER_MS)
-}
-function keep(): void {
-  clearTimeout(timer)
-  design.typing = false
-  if (typed.value !== props.fill.text)
-    void design.setFill(
-      props.plan.id,
-      { ...props.fill, text: typed.value, runs: carried(props.fill.runs ?? [], props.fill.text, typed.value) },
-      `${props.plan.id}:words`,
-    )
-}
+const { typed, type } = useTypedWords(
+  () => props.fill,
+  (words) => void design.setFill(props.plan.id, { ...props.fill, ...words }, `${props.plan.id}:words`),
+)
 function keys(event: KeyboardEvent): void {
   event.stopPropagation()
   if (event.key !== 'Escape') return
@@ -79,7 +65,6 @@ onMounted(async () => {
   area.value?.focus()
   area.value?.select()
 })
-onUnmounted(keep)
 </script>
 
 <template>
@@ -91,7 +76,7 @@ onUnmounted(keep)
       maxlength="5000"
       :aria-label="t('fill.write-here', { letter: plan.letter })"
       :style="sheet"
-      @input="later"
+      @input="type"
       @keydown="keys"
       @keyup.stop
       @blur="emit('done')" />

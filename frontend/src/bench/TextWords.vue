@@ -1,42 +1,22 @@
 <script setup lang="ts">
 import { BFormSelect, BFormTextarea } from 'bootstrap-vue-next'
-import { computed, onUnmounted, ref, watch } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { TextFill } from '../api/types'
 import { useFaces } from '../ui/useFaces'
 import ColourField from './ColourField.vue'
-import { useDesign } from './design'
-import { carried, characters, marked, type Look } from './textRuns'
+import { characters, marked, type Look } from './textRuns'
+import { useTypedWords } from './useTypedWords'
 
 /** The words of a text, and those of them that are set in another weight or colour. */
 const props = defineProps<{ fill: TextFill }>()
 const emit = defineEmits<{ set: [part: Partial<TextFill>, target: string] }>()
 const { t } = useI18n()
-const design = useDesign()
 const { weights } = useFaces()
-const LATER_MS = 300
-
-/** What is typed stays as typed while its batch is on the way. */
-const typed = ref('')
-const typing = ref(false)
-watch(
-  () => props.fill.text,
-  (value) => !typing.value && (typed.value = value),
-  { immediate: true },
+const { typed, runs, type, keep } = useTypedWords(
+  () => props.fill,
+  (words) => emit('set', words, 'words'),
 )
-let timer: ReturnType<typeof setTimeout> | undefined
-function type(): void {
-  typing.value = design.typing = true
-  clearTimeout(timer)
-  timer = setTimeout(commit, LATER_MS)
-}
-const runs = computed(() => carried(props.fill.runs ?? [], props.fill.text, typed.value))
-function commit(): void {
-  clearTimeout(timer)
-  if (typed.value !== props.fill.text) emit('set', { text: typed.value, runs: runs.value }, 'words')
-  typing.value = design.typing = false
-}
-onUnmounted(() => typing.value && commit())
 
 const chosen = ref<[number, number]>([0, 0])
 const some = computed(() => chosen.value[1] > chosen.value[0])
@@ -68,7 +48,7 @@ const words = computed(() => {
       rows="4"
       maxlength="5000"
       @input="type"
-      @change="commit"
+      @change="keep"
       @select="choose"
       @keyup="choose"
       @mouseup="choose" />

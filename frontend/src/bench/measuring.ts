@@ -4,6 +4,8 @@ import type { ZonePlan } from '../plan/types'
 
 const SIZE_PX = 1000
 const told = new Set<string>()
+type Line = { font: string; weight: number; text: string; width: number }
+const keyOf = (line: Omit<Line, 'width'>): string => [line.font, line.weight, line.text].join('\n')
 
 /**
  * Measures lines whose widths the core can only estimate, once each, and tells it.
@@ -12,14 +14,14 @@ const told = new Set<string>()
  */
 export async function measure(site: string, zones: ZonePlan[]): Promise<boolean> {
   const span = document.body.appendChild(document.createElement('span'))
-  const lines = []
+  const lines: Line[] = []
   for (const item of zones.flatMap((zone) => zone.items)) {
     if (item.kind !== 'text' || !item.approximate || item.spacing_mpx || item.lines.some((line) => line.parts)) continue
     const { font, weight } = item
     span.style.cssText = 'position: absolute; visibility: hidden; white-space: pre'
     span.style.font = `${weight} ${SIZE_PX}px "${faceName(font)}"`
     for (const { text } of item.lines) {
-      const key = [font, weight, text].join('\n')
+      const key = keyOf({ font, weight, text })
       if (text === '' || told.has(key)) continue
       told.add(key)
       span.textContent = text
@@ -30,6 +32,9 @@ export async function measure(site: string, zones: ZonePlan[]): Promise<boolean>
   if (lines.length === 0) return false
   return call('POST', `/api/sites/${site}/measures`, { lines }).then(
     () => true,
-    () => false,
+    () => {
+      lines.forEach((line) => told.delete(keyOf(line)))
+      return false
+    },
   )
 }

@@ -148,6 +148,11 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     }
   }
 
+  /** When nothing waits to be sent. */
+  async function settled(): Promise<void> {
+    if (waiting.value > 0) await new Promise<void>((done) => idle.push(done))
+  }
+
   /** After a conflict: mine goes on top of what is there, or is let go. */
   async function resolve(mine: boolean): Promise<void> {
     const seen = conflict.value
@@ -162,7 +167,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
   /** A request that makes a revision by itself, as undo does: when nothing waits, and taken over like an edit's. */
   async function ask(address: string, body: Record<string, unknown>): Promise<boolean> {
     if (!mayChange()) return false
-    if (waiting.value > 0) await new Promise<void>((done) => idle.push(done))
+    await settled()
     refusal.value = null
     try {
       const sent = { batch: crypto.randomUUID(), client: await clientId(), view: view(), ...body }
@@ -205,6 +210,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     undo,
     open,
     reload,
+    settled,
     send,
     run,
     resolve,
