@@ -4,7 +4,7 @@ import { call } from '../api/client'
 import type { SurfaceLine } from '../api/surfaces'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
-import type { Plan, ZonePlan } from '../plan/types'
+import type { Item, Plan, ZonePlan } from '../plan/types'
 import { asPlan, type PlanOne } from '../plan/older'
 import SeamLines from '../ui/SeamLines.vue'
 
@@ -33,14 +33,15 @@ async function show(): Promise<void> {
   }
 }
 
-function still(zone: ZonePlan, moving: boolean): ZonePlan {
-  return {
-    ...zone,
-    items: zone.items.map((item) =>
-      item.kind === 'video' ? (moving ? { ...item, sound: false } : { ...item, kind: 'picture' as const }) : item,
-    ),
-  }
+/** A film is its thumbnail; pages and streams are what stands in for them: forty stills would load as many. */
+function stillItem(item: Item): Item {
+  if (item.kind === 'video') return { ...item, kind: 'picture' }
+  if (item.kind === 'web') return { ...item, address: '' }
+  if (item.kind === 'live' && item.source.as !== 'stand-in') return { ...item, source: { as: 'stream', address: '' } }
+  return item
 }
+const movingItem = (item: Item): Item => ('sound' in item ? { ...item, sound: false } : item)
+const shown = (zone: ZonePlan, moving: boolean): ZonePlan => ({ ...zone, items: zone.items.map(moving ? movingItem : stillItem) })
 /** Stills show a video's thumbnail; what moves shows the film itself, silently. */
 function draw(): void {
   if (!plan || !stage.value) return
@@ -51,7 +52,7 @@ function draw(): void {
   renderer.show({
     ...plan,
     scenes: Object.fromEntries(
-      Object.entries(plan.scenes).map(([id, scene]) => [id, { ...scene, zones: scene.zones.map((zone) => still(zone, moving)) }]),
+      Object.entries(plan.scenes).map(([id, scene]) => [id, { ...scene, zones: scene.zones.map((zone) => shown(zone, moving)) }]),
     ),
   })
   began = performance.now()

@@ -44,7 +44,7 @@ const DRAWERS: { [Kind in DrawingKind]: Drawer<Kind> } = {
     ),
   ],
   web: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawWeb(item, mediaUrl)],
-  live: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawLive(item, mediaUrl)],
+  live: (item, mediaUrl) => [...drawStill(item.still, mediaUrl), ...drawLive(item)],
 }
 
 /** One item as DOM, sized in canvas px. */

@@ -14,8 +14,6 @@ const rounds = new WeakMap<HTMLIFrameElement, { round: number; tryAt: number }>(
 export function drawWeb(item: Drawings['web'], mediaUrl: (sha256: string) => string): HTMLElement[] {
   if (item.address === '') return []
   const file = item.sha256 ? mediaUrl(item.sha256) : ''
-  // A still is drawn of thumbnails; nobody may show those as a page.
-  if (file.endsWith('/thumbnail')) return []
   const frame = document.createElement('iframe')
   frame.setAttribute('sandbox', 'allow-scripts')
   frame.setAttribute('allow', 'autoplay')

@@ -8,9 +8,8 @@ const AGAIN_MS = 10_000
 const BROADEST = 1280
 
 /** A stand-in is drawn; a stream or a device plays, and is seen only while its picture comes. */
-export function drawLive(item: Drawings['live'], mediaUrl: (sha256: string) => string): HTMLElement[] {
-  // A still opens nothing: forty of them would fetch as many streams.
-  if (item.source.as !== 'stand-in' && mediaUrl('').endsWith('/thumbnail')) return []
+export function drawLive(item: Drawings['live']): HTMLElement[] {
+  if (item.source.as === 'stream' && item.source.address === '') return []
   const picture = document.createElement(item.source.as === 'stand-in' ? 'canvas' : 'video')
   Object.assign(picture.style, {
     position: 'absolute',
@@ -45,7 +44,7 @@ export function steerLive(box: HTMLElement, item: Drawings['live'], nowMs: numbe
 
 async function open(video: HTMLVideoElement, { source }: Drawings['live']): Promise<void> {
   try {
-    if (source.as === 'stream' && source.address !== '') await openStream(video, source.address)
+    if (source.as === 'stream') await openStream(video, source.address)
     else if (source.as === 'device' && reach.devices) video.srcObject = await device(source.name)
     await video.play()
   } catch {
