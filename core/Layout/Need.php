@@ -29,7 +29,7 @@ final class Need
         }
         $needs = array_map(static fn (Part $child) => self::bare($child, $axis), $part->parts);
 
-        return $axis === $part->axis ? array_sum($needs) : max(1, ...$needs);
+        return $axis === $part->axis ? array_sum($needs) : max([1, ...$needs]);
     }
 
     private static function exact(Split $split, Axis $axis, Pitches $pitches): Rational

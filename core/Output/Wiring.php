@@ -48,11 +48,14 @@ final class Wiring
     public static function onOneSignal(Surface $surface, string $player, int $number, Size $raster): OutputMap
     {
         [$columns, $rows, $cells] = self::cells($surface);
-        $width = max(0, ...array_map(static fn (PlacedPanel $panel) => $panel->panel->native->width, $surface->panels));
-        $height = max(
+        $width = max([
+            0,
+            ...array_map(static fn (PlacedPanel $panel) => $panel->panel->native->width, $surface->panels),
+        ]);
+        $height = max([
             0,
             ...array_map(static fn (PlacedPanel $panel) => $panel->panel->native->height, $surface->panels),
-        );
+        ]);
         $fits = $columns * $width <= $raster->width && $rows * $height <= $raster->height;
         [$stepX, $stepY] = $fits
             ? [$width, $height]

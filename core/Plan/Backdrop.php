@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\Colour;
-use UpperPane\Core\Design\Fill\ColourFill;
-use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Layout\FloatTraits;
 use UpperPane\Core\Legibility\Contrast;
 
@@ -17,11 +15,11 @@ use UpperPane\Core\Legibility\Contrast;
  */
 final readonly class Backdrop
 {
-    private const UNKNOWN = -1.0;
-    private const THROUGH = -2.0;
-
-    /** @param list<ZonePlan> $zones front to back */
-    private function __construct(private ScenePlan $scene, private array $zones)
+    /**
+     * @param list<array{ZonePlan, list<array{LitItem, int}>}> $zones  front to back, with the moments of each
+     * @param list<array{LitItem, int}>                        $ground moments of the ground
+     */
+    private function __construct(private ScenePlan $scene, private array $zones, private array $ground)
     {
     }
 
@@ -34,27 +32,34 @@ final readonly class Backdrop
                 break;
             }
             if ($one->placed->box()->common($box) !== null) {
-                $under[] = $one;
+                $under[] = [$one, self::momentsOf($one->items)];
             }
         }
 
-        return new self($scene, array_reverse($under));
+        return new self($scene, array_reverse($under), self::momentsOf([$scene->ground]));
+    }
+
+    /**
+     * @param list<Item> $items
+     *
+     * @return list<array{LitItem, int}> one after another, with the step of each
+     */
+    private static function momentsOf(array $items): array
+    {
+        $moments = [];
+        foreach ($items as $item) {
+            $lit = LitItem::of($item);
+            foreach (range(0, $lit->steps() - 1) as $step) {
+                $moments[] = [$lit, $step];
+            }
+        }
+
+        return $moments;
     }
 
     public function moments(): int
     {
-        return max(
-            self::steps($this->scene->ground),
-            ...array_map(
-                static fn (ZonePlan $zone) => array_sum(array_map(self::steps(...), $zone->items)),
-                $this->zones,
-            ),
-        );
-    }
-
-    private static function steps(Item $item): int
-    {
-        return $item->media?->light()?->steps() ?? 1;
+        return max([count($this->ground), ...array_map(static fn (array $zone) => count($zone[1]), $this->zones)]);
     }
 
     /**
@@ -65,7 +70,7 @@ final readonly class Backdrop
      */
     public function at(int $moment, float $x, float $y): ?float
     {
-        foreach ($this->zones as $zone) {
+        foreach ($this->zones as [$zone, $moments]) {
             if ($zone->placed->traits->opacityPermille < FloatTraits::OPAQUE || $zone->clip !== null) {
                 return null;
             }
@@ -73,19 +78,29 @@ final readonly class Backdrop
             if ($inX < 0 || $inY < 0 || $inX >= $zone->rect->width || $inY >= $zone->rect->height) {
                 continue;
             }
-            $light = self::ofZone($zone, $moment, $inX, $inY);
-            if ($light !== self::THROUGH) {
-                return $light === self::UNKNOWN ? null : $light;
+            $light = self::light($moments, $moment, $inX, $inY);
+            if ($light !== LitItem::THROUGH) {
+                return $light === LitItem::UNKNOWN ? null : $light;
             }
         }
-        [$ground, $place] = [$this->scene->ground, $this->scene->place];
-        $light = self::ofItem($ground, $moment % self::steps($ground), $x - $place->x, $y - $place->y);
+        $light = self::light($this->ground, $moment, $x - $this->scene->place->x, $y - $this->scene->place->y);
 
         return match ($light) {
-            self::UNKNOWN => null,
-            self::THROUGH => Contrast::luminance(Colour::ofNothing()->hex),
+            LitItem::UNKNOWN => null,
+            LitItem::THROUGH => Contrast::luminance(Colour::ofNothing()->hex),
             default => $light,
         };
+    }
+
+    /** @param list<array{LitItem, int}> $moments */
+    private static function light(array $moments, int $moment, float $x, float $y): float
+    {
+        if ($moments === []) {
+            return LitItem::UNKNOWN;
+        }
+        [$lit, $step] = $moments[$moment % count($moments)];
+
+        return $lit->at($step, $x, $y);
     }
 
     /** @return array{float, float} in px of the zone, which may be turned about its centre */
@@ -102,52 +117,5 @@ final readonly class Backdrop
             $halfX + ($x - $halfX) * cos($angle) - ($y - $halfY) * sin($angle),
             $halfY + ($x - $halfX) * sin($angle) + ($y - $halfY) * cos($angle),
         ];
-    }
-
-    private static function ofZone(ZonePlan $zone, int $moment, float $x, float $y): float
-    {
-        $steps = array_map(self::steps(...), $zone->items);
-        $moment %= (int) array_sum($steps);
-        foreach ($zone->items as $index => $item) {
-            if ($moment < $steps[$index]) {
-                return self::ofItem($item, $moment, $x, $y);
-            }
-            $moment -= $steps[$index];
-        }
-
-        return self::UNKNOWN;
-    }
-
-    private static function ofItem(Item $item, int $step, float $x, float $y): float
-    {
-        $ground = $item->drawing['ground'] ?? null;
-        $bare = is_string($ground) ? Contrast::luminance($ground) : self::THROUGH;
-
-        return match ($item->drawing['kind']) {
-            'colour' => $item->fill instanceof ColourFill
-                ? Contrast::luminance($item->fill->colour->hex)
-                : self::UNKNOWN,
-            'standby' => self::THROUGH,
-            'picture', 'video' => self::ofPicture($item, $step, $x, $y, $bare),
-            'text', 'clock', 'count', 'chart', 'dial' => $bare,
-            default => self::UNKNOWN,
-        };
-    }
-
-    private static function ofPicture(Item $item, int $step, float $x, float $y, float $bare): float
-    {
-        $fit = $item->fit;
-        if ($fit === null || isset($item->drawing['behind'])) {
-            return self::UNKNOWN;
-        }
-        $px = static fn (Rational $one) => $one->thousandths() / 1000;
-        [$left, $top, $width, $height] = array_map($px, $fit->window);
-        if ($x < $left || $y < $top || $x >= $left + $width || $y >= $top + $height) {
-            return $bare;
-        }
-        $grid = $item->media?->light();
-        [$left, $top, $width, $height] = array_map($px, $fit->drawn);
-
-        return $grid === null ? self::UNKNOWN : $grid->at($step, ($x - $left) / $width, ($y - $top) / $height) ?? $bare;
     }
 }

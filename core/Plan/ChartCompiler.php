@@ -75,7 +75,7 @@ final readonly class ChartCompiler
         $texts = [...array_column($fill->rows, 0), ...self::values($fill)];
         $size = $this->fitting($fill, $face, $texts, $place, intdiv($height, 6));
         $line = $size * self::LINE;
-        [$least, $most] = [min(0, ...array_column($fill->rows, 2)), max(0, ...array_column($fill->rows, 2))];
+        [$least, $most] = [min([0, ...array_column($fill->rows, 2)]), max([0, ...array_column($fill->rows, 2)])];
         // Above the highest, below the deepest, and for the labels.
         $below = $line * ($least < 0 ? 2 : 1);
         $room = max(1, $height - $line - $below);
@@ -251,7 +251,7 @@ final readonly class ChartCompiler
         int $heightMpx,
         int $times = 1,
     ): int {
-        $widest = max(1, ...array_map($face->widthUnits(...), $texts));
+        $widest = max([1, ...array_map($face->widthUnits(...), $texts)]);
         $most = intdiv($placeMpx * 9 * $face->unitsPerEm(), 10_000 * $widest);
 
         return max(1, min($times * $this->context->px($fill->sizePx), $most, intdiv($heightMpx, self::LINE)));

@@ -79,7 +79,7 @@ final readonly class ContentTime
             SceneLength::OPEN => null,
             SceneLength::MS => $scene->length->ms,
             SceneLength::LEADER => $cycle($scene->length->leader) ?: self::PLAIN_MS,
-            default => max(0, ...array_map($cycle, $scene->zones())) ?: self::PLAIN_MS,
+            default => max([0, ...array_map($cycle, $scene->zones())]) ?: self::PLAIN_MS,
         };
     }
 }

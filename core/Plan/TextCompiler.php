@@ -233,7 +233,7 @@ final readonly class TextCompiler
         $across = $ticker->runsAcross();
         $speed = $this->context->px($ticker->pxPerSecond);
         $boxMpx = 1000 * ($across ? $box->width : $box->height);
-        $textMpx = $across ? max(0, ...array_column($lines, 'width_mpx')) : $lineMpx * count($lines);
+        $textMpx = $across ? max([0, ...array_column($lines, 'width_mpx')]) : $lineMpx * count($lines);
         [$from, $to] = $ticker->comesFromTheEnd() ? [$boxMpx, -$textMpx] : [-$textMpx, $boxMpx];
 
         return [

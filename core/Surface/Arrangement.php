@@ -95,7 +95,7 @@ final readonly class Arrangement
     public function findings(array $placed): array
     {
         usort($placed, static fn (PlacedPanel $a, PlacedPanel $b) => $a->rect->x <=> $b->rect->x);
-        $bandPx = max(1, ...array_map(static fn (PlacedPanel $panel) => $panel->rect->height, $placed));
+        $bandPx = max([1, ...array_map(static fn (PlacedPanel $panel) => $panel->rect->height, $placed)]);
         $findings = $bands = [];
         foreach ($placed as $panel) {
             $first = intdiv($panel->rect->y, $bandPx);

@@ -47,8 +47,8 @@ final readonly class Surface
         $panels = $arrangement->panels();
         $rects = array_map(static fn (PlacedPanel $panel) => $panel->rect, $panels);
         $canvas = Size::of(
-            max(0, ...array_map(static fn (Rect $rect) => $rect->right(), $rects)),
-            max(0, ...array_map(static fn (Rect $rect) => $rect->bottom(), $rects)),
+            max([0, ...array_map(static fn (Rect $rect) => $rect->right(), $rects)]),
+            max([0, ...array_map(static fn (Rect $rect) => $rect->bottom(), $rects)]),
         );
 
         return self::of(

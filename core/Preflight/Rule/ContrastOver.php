@@ -111,7 +111,7 @@ final class ContrastOver implements SceneRule
             }
             if ($here !== []) {
                 $means[$index] = array_sum($here) / count($here);
-                $all = [...$all, ...$here];
+                array_push($all, ...$here);
             }
         }
 
@@ -144,7 +144,9 @@ final class ContrastOver implements SceneRule
                         ];
                     }
                 }
-                $pieces = $piece === [] ? $pieces : [...$pieces, $piece];
+                if ($piece !== []) {
+                    $pieces[] = $piece;
+                }
             }
         }
 

@@ -67,6 +67,26 @@ final class ContrastOverTest extends TestCase
         self::assertNull($this->said(str_repeat("\xF0\xF0\xF0\0", $area))[0], 'through it the dark ground is seen');
     }
 
+    public function testUnderTheBackmostZoneLiesTheGroundOfTheScene(): void
+    {
+        $surface = Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1, 1));
+        $over = static function (string $ink, string $ground) use ($surface): array {
+            $words = ['colour' => $ink, 'ground' => null] + Sketch::text('Mind the gap', 80);
+            $design = Build::apply(
+                Build::design(),
+                Sketch::fill('a', $words),
+                ['do' => 'scene.ground', 'scene' => 's-rest', 'ground' => Sketch::colour($ground)],
+            )->after;
+            $scene = PlanCompiler::compile($design, $surface, Build::context())->scenes['s-rest'];
+
+            return array_column(Preflight::standard()->overlaps($scene), 'params');
+        };
+
+        self::assertSame([], $over('#FFFFFF', '#202020'));
+        $said = $over('#777777', '#666666')[0]['ratio'] ?? '';
+        self::assertEqualsWithDelta(Contrast::ratio('#777777', '#666666'), $said, 0.01);
+    }
+
     /** What one sees through and what nobody knows of says nothing; a plate and a ground say it elsewhere. */
     public function testOnlyBareLettersAreJudged(): void
     {
