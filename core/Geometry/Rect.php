@@ -138,6 +138,15 @@ final readonly class Rect
         );
     }
 
+    /** One in ppm of the sides of something, inside it. */
+    public static function parsePpm(Input $input): self
+    {
+        $sides = $input->asList(4, 4);
+        [$x, $y] = [$sides[0]->asInt(0, 999_999), $sides[1]->asInt(0, 999_999)];
+
+        return new self($x, $y, $sides[2]->asInt(1, 1_000_000 - $x), $sides[3]->asInt(1, 1_000_000 - $y));
+    }
+
     /** @return array{int, int, int, int} */
     public function toArray(): array
     {

@@ -21,12 +21,7 @@ final readonly class Crop
     /** x, y, width, height in ppm, inside the picture. */
     public static function parse(Input $input): self
     {
-        $ppm = $input->asList(4, 4);
-        [$x, $y] = [$ppm[0]->asInt(0, self::WHOLE_PPM - 1), $ppm[1]->asInt(0, self::WHOLE_PPM - 1)];
-
-        return new self(
-            Rect::of($x, $y, $ppm[2]->asInt(1, self::WHOLE_PPM - $x), $ppm[3]->asInt(1, self::WHOLE_PPM - $y)),
-        );
+        return new self(Rect::parsePpm($input));
     }
 
     /** Which px of the picture that is: every edge at the nearest one, at least one px wide and high. */

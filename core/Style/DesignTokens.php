@@ -141,8 +141,8 @@ final class DesignTokens
             default => self::hex($value['components'] ?? null),
         };
 
-        return self::read(PutColour::class, [
-            'do' => PutColour::NAME,
+        return self::read([
+            'do' => PutNamed::COLOUR,
             'id' => $id,
             'colour' => ['name' => $name, 'hex' => $hex],
         ]);
@@ -173,8 +173,8 @@ final class DesignTokens
         $px = is_array($size) && is_numeric($size['value'] ?? null) ? (float) $size['value'] : 0.0;
         $weight = $part('fontWeight') ?? 400;
 
-        return self::read(PutType::class, [
-            'do' => PutType::NAME,
+        return self::read([
+            'do' => PutNamed::TYPE,
             'id' => $id,
             'type' => [
                 'name' => $name,
@@ -187,15 +187,14 @@ final class DesignTokens
     }
 
     /**
-     * @param class-string<PutColour|PutType> $command
-     * @param array<string, mixed>            $wanted
+     * @param array<string, mixed> $wanted
      *
      * @return ?array<string, mixed>
      */
-    private static function read(string $command, array $wanted): ?array
+    private static function read(array $wanted): ?array
     {
         try {
-            return $command::parse(Input::of($wanted))->toArray();
+            return PutNamed::parse(Input::of($wanted))->toArray();
         } catch (Refusal) {
             return null;
         }

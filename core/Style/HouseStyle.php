@@ -11,6 +11,14 @@ use UpperPane\Core\Change\Document;
 /**
  * Named colours, a type scale and named distances that fills refer to, and a picture for a corner of every scene.
  * Immutable; only commands make a new one.
+ *
+ * @phpstan-type All array{
+ *     name: string,
+ *     colours: array<string, NamedColour>,
+ *     types: array<string, TypeStep>,
+ *     spaces: array<string, SpaceStep>,
+ *     mark: ?CornerMark,
+ * }
  */
 final readonly class HouseStyle implements Document
 {
@@ -62,34 +70,25 @@ final readonly class HouseStyle implements Document
         return new self($name, $this->colours, $this->types, $this->spaces, $this->mark);
     }
 
-    /** @param ?NamedColour $colour null takes it away */
-    public function withColour(string $id, ?NamedColour $colour): self
+    /** @return array<string, NamedColour|TypeStep|SpaceStep> by id */
+    public function all(Section $section): array
     {
-        $colours = $colour === null
-            ? array_diff_key($this->colours, [$id => 0])
-            : array_replace($this->colours, [$id => $colour]);
-
-        return new self($this->name, $colours, $this->types, $this->spaces, $this->mark);
+        return match ($section) {
+            Section::Colours => $this->colours,
+            Section::Types => $this->types,
+            Section::Spaces => $this->spaces,
+        };
     }
 
-    /** @param ?TypeStep $step null takes it away */
-    public function withType(string $id, ?TypeStep $step): self
+    /** With one of a section anew, or without it. */
+    public function with(Section $section, string $id, NamedColour|TypeStep|SpaceStep|null $put): self
     {
-        $types = $step === null
-            ? array_diff_key($this->types, [$id => 0])
-            : array_replace($this->types, [$id => $step]);
+        $there = $this->all($section);
+        $anew = $put === null ? array_diff_key($there, [$id => 0]) : array_replace($there, [$id => $put]);
+        /** @var All $all */
+        $all = [$section->plural() => $anew] + get_object_vars($this);
 
-        return new self($this->name, $this->colours, $types, $this->spaces, $this->mark);
-    }
-
-    /** @param ?SpaceStep $step null takes it away */
-    public function withSpace(string $id, ?SpaceStep $step): self
-    {
-        $spaces = $step === null
-            ? array_diff_key($this->spaces, [$id => 0])
-            : array_replace($this->spaces, [$id => $step]);
-
-        return new self($this->name, $this->colours, $this->types, $spaces, $this->mark);
+        return new self(...$all);
     }
 
     public function withMark(?CornerMark $mark): self

@@ -22,9 +22,9 @@ final class StyleKind implements Kind
     private const HEAD = 'head';
     private const COMMANDS = [
         NameStyle::NAME => NameStyle::class,
-        PutColour::NAME => PutColour::class,
-        PutType::NAME => PutType::class,
-        PutSpace::NAME => PutSpace::class,
+        PutNamed::COLOUR => PutNamed::class,
+        PutNamed::TYPE => PutNamed::class,
+        PutNamed::SPACE => PutNamed::class,
         SetMark::NAME => SetMark::class,
     ];
 

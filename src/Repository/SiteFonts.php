@@ -36,20 +36,26 @@ final class SiteFonts implements Fonts
 
     public function face(string $family, int $weight): FontFace
     {
-        if ($this->library->has($family, $weight)) {
-            return $this->library->face($family, $weight);
-        }
-        $key = "$family $weight";
-        foreach (isset($this->loaded[$key]) ? [] : $this->uploads() as $face) {
+        return $this->loaded["$family $weight"] ??= $this->library->has($family, $weight)
+            ? $this->library->face($family, $weight)
+            : $this->uploaded($family, $weight);
+    }
+
+    private function uploaded(string $family, int $weight): FontFace
+    {
+        foreach ($this->uploads() as $face) {
             if ($face['family'] === $family && $face['weight'] === $weight) {
                 $upload = $face['upload'];
                 $tables = $this->library->tables($upload->sha256, fn () => ($this->bytes)($upload->sha256));
-                $this->loaded[$key] = FontFace::ofTables($family, $weight, $upload->sha256, $tables, $upload);
-                break;
+
+                return FontFace::ofTables($family, $weight, $upload->sha256, $tables, $upload);
             }
         }
-
-        return $this->loaded[$key] ?? throw $this->unknown($family, $weight);
+        throw Refusal::because('text.font_unknown', '/font', [
+            'family' => $family,
+            'weight' => $weight,
+            'known' => array_map(static fn (array $face) => "$face[family] $face[weight]", $this->manifest()),
+        ]);
     }
 
     /** @return list<array{family: string, weight: int, file: string, sha256: string}> that can be chosen */
@@ -74,14 +80,5 @@ final class SiteFonts implements Fonts
     private function uploads(): array
     {
         return $this->uploads ??= ($this->fetch)();
-    }
-
-    private function unknown(string $family, int $weight): Refusal
-    {
-        return Refusal::because('text.font_unknown', '/font', [
-            'family' => $family,
-            'weight' => $weight,
-            'known' => array_map(static fn (array $face) => "$face[family] $face[weight]", $this->manifest()),
-        ]);
     }
 }

@@ -17,10 +17,7 @@ use UpperPane\Core\Picture\VariantShelf;
  */
 final class Variants implements VariantShelf, ResetInterface
 {
-    /** @var array<string, ?Variant> */
-    private array $known = [];
-
-    /** @var array<string, array<string, array<string, mixed>>> rows by side and quality, by original */
+    /** @var array<string, array<string, non-empty-array<string, mixed>>> rows by side and quality, by original */
     private array $fetched = [];
 
     public function __construct(private readonly Connection $database)
@@ -29,17 +26,27 @@ final class Variants implements VariantShelf, ResetInterface
 
     public function reset(): void
     {
-        $this->known = $this->fetched = [];
+        $this->fetched = [];
     }
 
     public function find(string $sha256, int $longerSidePx, Quality $quality): ?Variant
     {
-        $key = "$sha256 $longerSidePx $quality->value";
-        if (!array_key_exists($key, $this->known)) {
-            $this->known[$key] = $this->fetch($sha256, $longerSidePx, $quality);
+        $this->expect([$sha256]);
+        $key = "$longerSidePx $quality->value";
+        if (!isset($this->fetched[$sha256][$key])) {
+            $this->want($sha256, $longerSidePx, $quality);
+            $this->fetched[$sha256][$key] = ['sha256' => null];
         }
+        $row = $this->fetched[$sha256][$key];
 
-        return $this->known[$key];
+        return $row['sha256'] === null
+            ? null
+            : new Variant(
+                (string) $row['sha256'],
+                (string) $row['mime'],
+                (int) $row['bytes'],
+                Size::of((int) $row['width'], (int) $row['height']),
+            );
     }
 
     /** @param list<string> $originals that will be asked for */
@@ -59,24 +66,6 @@ final class Variants implements VariantShelf, ResetInterface
         ) {
             $this->fetched[$row['original']]["$row[side] $row[quality]"] = $row;
         }
-    }
-
-    private function fetch(string $original, int $side, Quality $quality): ?Variant
-    {
-        $this->expect([$original]);
-        $row = $this->fetched[$original]["$side $quality->value"] ?? null;
-        if ($row === null) {
-            $this->want($original, $side, $quality);
-        }
-
-        return ($row['sha256'] ?? null) === null
-            ? null
-            : new Variant(
-                (string) $row['sha256'],
-                (string) $row['mime'],
-                (int) $row['bytes'],
-                Size::of((int) $row['width'], (int) $row['height']),
-            );
     }
 
     private function want(string $original, int $side, Quality $quality): void

@@ -64,7 +64,7 @@ final readonly class MediaFill implements Fill
             $focus[1]->asInt(0, 100_000),
             Colour::parseOrNone($input->child('ground')),
             $kind === FillKind::Video && $input->bool('sound'),
-            $input->has('faces') ? array_map(self::face(...), $input->list('faces', self::MOST_FACES)) : [],
+            $input->has('faces') ? array_map(Rect::parsePpm(...), $input->list('faces', self::MOST_FACES)) : [],
             $trim === null ? null : Trim::parse($trim),
             $crop === null ? null : Crop::parse($crop),
             $input->optional('behind') !== null && $input->choice('behind', ['blurred']) === 'blurred',
@@ -118,14 +118,6 @@ final readonly class MediaFill implements Fill
         return $this->crop === null
             ? Fit::of($source, ...$how)
             : Fit::ofPart($source, $this->crop->of($source), ...$how);
-    }
-
-    private static function face(Input $input): Rect
-    {
-        $ppm = $input->asList(4, 4);
-        [$x, $y] = [$ppm[0]->asInt(0, 999_999), $ppm[1]->asInt(0, 999_999)];
-
-        return Rect::of($x, $y, $ppm[2]->asInt(1, 1_000_000 - $x), $ppm[3]->asInt(1, 1_000_000 - $y));
     }
 
     public function mediaIds(): array
