@@ -12,6 +12,9 @@ use UpperPane\Core\Geometry\Size;
  */
 final readonly class MediaFacts
 {
+    /** Media type of a page that is shown from the package. */
+    public const PAGE = 'text/html';
+
     public MediaNotes $notes;
 
     /**

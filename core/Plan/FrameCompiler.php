@@ -18,7 +18,6 @@ use UpperPane\Core\Web\WebState;
 final readonly class FrameCompiler
 {
     private const MIDDLE = 50_000;
-    private const PAGE = 'text/html';
 
     public function __construct(private PlanContext $context)
     {
@@ -33,7 +32,7 @@ final readonly class FrameCompiler
         $stock = $fill->address->stockId();
         $document = $stock === null ? null : $this->context->media->find($stock);
         $page = match (true) {
-            $stock !== null && $document?->mime !== self::PAGE => new WebFacts(WebState::Away),
+            $stock !== null && $document?->mime !== MediaFacts::PAGE => new WebFacts(WebState::Away),
             $fill->address->isShipped() => new WebFacts(WebState::Shown),
             default => $this->context->pages->find($fill->address->text) ?? new WebFacts(WebState::Waiting),
         };

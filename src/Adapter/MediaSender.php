@@ -7,6 +7,7 @@ namespace UpperPane\App\Adapter;
 use League\Flysystem\FilesystemOperator;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpFoundation\StreamedResponse;
+use UpperPane\Core\Picture\MediaFacts;
 
 /**
  * Sends a file of the storage: where it lies on this node's disk nginx does it, in ranges where asked; from anywhere
@@ -16,9 +17,8 @@ final readonly class MediaSender
 {
     private const KEEP = 'private, max-age=31536000, immutable';
     private const INERT = "default-src 'none'; sandbox";
-    private const PAGE = 'text/html';
     /** As config/servers/page.conf says it. */
-    private const SANDBOX = "sandbox allow-scripts; default-src data: blob: 'unsafe-inline' 'unsafe-eval'; frame-ancestors 'self'";
+    public const SANDBOX = "sandbox allow-scripts; default-src data: blob: 'unsafe-inline' 'unsafe-eval'; frame-ancestors 'self'";
 
     public function __construct(private FilesystemOperator $files, private bool $mediaOnDisk)
     {
@@ -30,7 +30,7 @@ final readonly class MediaSender
         $headers = ['Content-Type' => $mime, 'Cache-Control' => self::KEEP];
         if ($this->mediaOnDisk) {
             return new Response('', 200, $headers + [
-                'X-Accel-Redirect' => ($mime === self::PAGE ? '/stored-page/' : '/stored/').$path,
+                'X-Accel-Redirect' => ($mime === MediaFacts::PAGE ? '/stored-page/' : '/stored/').$path,
             ]);
         }
         $size = $this->files->fileSize($path);
@@ -39,7 +39,7 @@ final readonly class MediaSender
         $headers += [
             'Accept-Ranges' => 'bytes',
             'Content-Length' => (string) ($last - $first + 1),
-            'Content-Security-Policy' => $mime === self::PAGE ? self::SANDBOX : self::INERT,
+            'Content-Security-Policy' => $mime === MediaFacts::PAGE ? self::SANDBOX : self::INERT,
         ] + ($whole ? [] : ['Content-Range' => "bytes $first-$last/$size"]);
 
         return new StreamedResponse(

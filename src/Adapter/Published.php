@@ -6,6 +6,7 @@ namespace UpperPane\App\Adapter;
 
 use League\Flysystem\FilesystemException;
 use League\Flysystem\FilesystemOperator;
+use UpperPane\Core\Picture\MediaFacts;
 
 /**
  * The files that players fetch without reaching PHP: orders at a secret address, and sealed releases under a secret
@@ -31,7 +32,7 @@ final readonly class Published
         $path = $this->folder("released/$folder");
         foreach ($media as $file) {
             // A page is sent as one, and in a sandbox, by its name.
-            $target = "$path/{$file['sha256']}".($file['mime'] === 'text/html' ? '.html' : '');
+            $target = "$path/{$file['sha256']}".($file['mime'] === MediaFacts::PAGE ? '.html' : '');
             if (!is_file($target) || filesize($target) !== $file['bytes']) {
                 $this->write($target, $this->original($file['sha256']), $file['bytes']);
             }

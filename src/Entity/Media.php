@@ -8,6 +8,7 @@ use Doctrine\ORM\Mapping as ORM;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\MediaNotes;
 
 /**
@@ -85,7 +86,7 @@ class Media
 
     public function isFont(): bool
     {
-        return str_starts_with($this->mime, 'font/');
+        return self::kindOf($this->mime) === 'font';
     }
 
     public function isPage(): bool
@@ -103,7 +104,7 @@ class Media
     {
         return match (true) {
             str_starts_with($mime, 'font/') => 'font',
-            in_array($mime, ['application/zip', 'text/html'], true) => 'page',
+            in_array($mime, ['application/zip', MediaFacts::PAGE], true) => 'page',
             default => FillKind::ofMedium($mime)->value,
         };
     }

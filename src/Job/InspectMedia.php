@@ -21,6 +21,7 @@ use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\Lights;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Picture\CutOut;
+use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\Opening;
 use UpperPane\Core\Picture\Room;
 
@@ -66,33 +67,11 @@ final readonly class InspectMedia implements Handler
         [$local, $made] = [$this->workFile(0o644), $this->workFile(0o666)];
         try {
             file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
-            if ($media->isPage()) {
-                $this->page($media, $local, $made);
-
-                return;
-            }
-            if ($media->isFont()) {
-                $this->font($media, $local);
-
-                return;
-            }
-            [$shown, $facts] = PageDrawer::draws($media->mime)
-                ? $this->drawn($media, $local, $made, (int) ($payload['page'] ?? 1))
-                : $this->played($media, $local, $made);
-            $thumbnail = $this->thumbnailer->make($shown, $media->mime);
-            $this->files->write(MediaFiles::thumbnail($media->sha256), $thumbnail);
-            $this->lights->keep(
-                $media->sha256,
-                $this->light->read($shown, $media->mime, $facts['size'], $facts['duration_ms'], $thumbnail),
-            );
-            [$media->width, $media->height] = $facts['size']->toArray();
-            $media->durationMs = $facts['duration_ms'];
-            // Of what was uploaded, as long as that is known.
-            $media->depth ??= $facts['depth'];
-            $media->alpha = $facts['alpha'];
-            $media->openings = $facts['alpha'] && $facts['duration_ms'] === null
-                ? $this->openings($shown)
-                : null;
+            match (true) {
+                $media->isPage() => $this->page($media, $local, $made),
+                $media->isFont() => $this->font($media, $local),
+                default => $this->seen($media, $local, $made, (int) ($payload['page'] ?? 1)),
+            };
             $media->state = Media::READY;
             $media->fault = null;
         } catch (Refusal $refusal) {
@@ -103,15 +82,33 @@ final readonly class InspectMedia implements Handler
         }
     }
 
+    private function seen(Media $media, string $local, string $made, int $page): void
+    {
+        [$shown, $facts] = PageDrawer::draws($media->mime)
+            ? $this->drawn($media, $local, $made, $page)
+            : $this->played($media, $local, $made);
+        $thumbnail = $this->thumbnailer->make($shown, $media->mime);
+        $this->files->write(MediaFiles::thumbnail($media->sha256), $thumbnail);
+        $this->lights->keep(
+            $media->sha256,
+            $this->light->read($shown, $media->mime, $facts['size'], $facts['duration_ms'], $thumbnail),
+        );
+        [$media->width, $media->height] = $facts['size']->toArray();
+        $media->durationMs = $facts['duration_ms'];
+        // Of what was uploaded, as long as that is known.
+        $media->depth ??= $facts['depth'];
+        $media->alpha = $facts['alpha'];
+        $media->openings = $facts['alpha'] && $facts['duration_ms'] === null ? $this->openings($shown) : null;
+    }
+
     /** One HTML file of all that the archive holds; a second look finds it made. */
     private function page(Media $media, string $local, string $made): void
     {
-        if ($media->mime !== 'text/html') {
+        if ($media->mime !== MediaFacts::PAGE) {
             file_put_contents($made, $this->pages->bundle($local));
-            $this->keep($media, $made, 'text/html', ['codec' => 'ZIP', 'why' => ['bundled']]);
+            $this->keep($media, $made, MediaFacts::PAGE, ['codec' => 'ZIP', 'why' => ['bundled']]);
         }
         $this->files->write(MediaFiles::thumbnail($media->sha256), $this->thumbnailer->card('HTML'));
-        [$media->state, $media->fault] = [Media::READY, null];
     }
 
     /** @throws Refusal `stock.font_known` for a face that there is already */
@@ -131,7 +128,6 @@ final readonly class InspectMedia implements Handler
         }
         $this->files->write(MediaFiles::thumbnail($media->sha256), $this->fonts->card($local));
         $media->font = $facts;
-        [$media->state, $media->fault] = [Media::READY, null];
     }
 
     /** @return array{string, Facts} where it lies as players get it, and what is known of that */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\Repository;
 
 use Doctrine\DBAL\Connection;
+use UpperPane\App\Entity\Media;
 
 /** Which documents use which media: for "where used". */
 final readonly class References
@@ -26,33 +27,57 @@ final readonly class References
         $this->database->delete('reference', ['document_id' => $document, 'media' => $media]);
     }
 
-    /** @return list<string> names of the documents that use a medium */
-    public function users(string $media): array
+    /** @return list<string> names of the documents that use a medium; of a font, that have something written in it */
+    public function users(Media $media): array
     {
-        return $this->database->fetchFirstColumn(
-            'SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? ORDER BY d.name',
-            [$media],
-        );
+        return $media->font === null
+            ? $this->database->fetchFirstColumn(
+                'SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? ORDER BY d.name',
+                [$media->id],
+            )
+            : $this->writtenIn((int) $media->site->id, [$media->id => $media->font])[$media->id] ?? [];
     }
 
-    /** @return list<string> names of the documents of a site that have something written in a face */
-    public function writtenIn(int $site, string $family, int $weight): array
+    /**
+     * Of all faces in one pass over what the documents hold.
+     *
+     * @param array<string, array{family: string, weight: int}> $faces by medium
+     *
+     * @return array<string, list<string>> medium → names of the documents of a site that have something written in it
+     */
+    private function writtenIn(int $site, array $faces): array
     {
-        return $this->database->fetchFirstColumn(
-            'SELECT DISTINCT d.name FROM document d JOIN part p ON p.document_id = d.id '.
-                'WHERE d.site_id = ? AND INSTR(p.content, ?) > 0 AND INSTR(p.content, ?) > 0 ORDER BY d.name',
-            [
-                $site,
-                '"font":'.json_encode($family, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES),
-                "\"weight\":$weight",
-            ],
+        if ($faces === []) {
+            return [];
+        }
+        $columns = $said = $users = [];
+        foreach (array_values($faces) as $index => ['family' => $family, 'weight' => $weight]) {
+            $columns[] = "MAX(INSTR(p.content, ?) > 0 AND INSTR(p.content, ?) > 0) AS face$index";
+            $said[] = '"font":'.json_encode($family, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+            $said[] = "\"weight\":$weight";
+        }
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT d.name, '.implode(', ', $columns).' FROM document d JOIN part p ON p.document_id = d.id '.
+                'WHERE d.site_id = ? GROUP BY d.id, d.name ORDER BY d.name',
+            [...$said, $site],
         );
+        foreach (array_keys($faces) as $index => $media) {
+            $there = array_filter($rows, static fn (array $row) => (bool) $row["face$index"]);
+            $users[$media] = array_column($there, 'name');
+        }
+
+        return $users;
     }
 
-    /** @return array<string, list<string>> medium → names of the documents of a site that use it */
-    public function ofSite(int $site): array
+    /**
+     * @param list<Media> $stock of a site
+     *
+     * @return array<string, list<string>> medium → names of the documents that use it
+     */
+    public function ofStock(int $site, array $stock): array
     {
-        $users = [];
+        $fonts = array_filter($stock, static fn (Media $media) => $media->font !== null);
+        $users = $this->writtenIn($site, array_filter(array_column($fonts, 'font', 'id')));
         foreach (
             $this->database->fetchAllAssociative(
                 'SELECT r.media, d.name FROM reference r JOIN document d ON d.id = r.document_id '.

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\App;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use UpperPane\App\Adapter\MediaSender;
 use UpperPane\App\Security\HeadersListener;
 use UpperPane\Tests\Support\Files;
 
@@ -184,13 +185,16 @@ final class ServedTest extends TestCase
         self::assertSame([404, ['no-store']], [$status, $headers['cache-control']]);
     }
 
-    /** nginx and PHP say the same. */
+    /** nginx and PHP say the same, of ours and of pages that came as a ZIP. */
     public function testBothHaveOnePolicy(): void
     {
-        self::assertStringContainsString(
-            '"'.HeadersListener::POLICY.'"',
-            (string) file_get_contents(\dirname(__DIR__, 2).'/config/servers/headers.conf'),
-        );
+        $policies = ['headers.conf' => HeadersListener::POLICY, 'page.conf' => MediaSender::SANDBOX];
+        foreach ($policies as $file => $policy) {
+            self::assertStringContainsString(
+                "\"$policy\"",
+                (string) file_get_contents(\dirname(__DIR__, 2)."/config/servers/$file"),
+            );
+        }
     }
 
     /** @param array<string, list<string>> $headers */

@@ -256,7 +256,10 @@ final class StockTest extends ApiCase
         self::assertSame(250, $known()[$font['sha256']]);
 
         $thin = ['font' => 'Roboto', 'weight' => 250] + Sketch::text('Thin', 60);
+        $uses = fn () => array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'uses', 'id')[$font['id']];
+        self::assertSame(0, $uses());
         $this->edit([Sketch::fill('z-right', $thin)], 1);
+        self::assertSame(1, $uses(), 'where it is written in is where it is used');
         $plan = $this->call('GET', '/api/designs/'.self::BOARD.'/plan')['plan'];
         self::assertContains(['family' => 'Roboto', 'weight' => 250, 'file' => $font['sha256']], $plan['fonts']);
         self::assertContains($font['sha256'], array_column($plan['media'], 'sha256'), 'goes to players with the media');

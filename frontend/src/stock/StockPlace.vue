@@ -55,13 +55,6 @@ function noted(before: MediaLine | null): void {
   undone.value = before
   taken.value = null
 }
-async function unnote(): Promise<void> {
-  const before = undone.value
-  const now = stock.media.find((one) => one.id === before?.id)
-  undone.value = null
-  error.value = null
-  if (before && now) await stock.note(now, before.notes).catch((refused: unknown) => (error.value = refused))
-}
 function drop(event: DragEvent): void {
   over.value = false
   void stock.sendAll(event.dataTransfer?.files ?? [])
@@ -73,6 +66,13 @@ const tried = async (work: () => Promise<unknown>): Promise<void> => {
   error.value = null
   await work().catch((refused: unknown) => (error.value = refused))
 }
+const unnote = (): Promise<void> =>
+  tried(async () => {
+    const before = undone.value
+    const now = stock.media.find((one) => one.id === before?.id)
+    undone.value = null
+    if (before && now) await stock.note(now, before.notes)
+  })
 const remove = (media: MediaLine): Promise<void> =>
   tried(async () => {
     asked.value = null

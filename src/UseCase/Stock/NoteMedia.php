@@ -56,7 +56,7 @@ final readonly class NoteMedia
             $media->notes = $notes->toArray();
             $this->recorder->record($person, 'stock.note', $media->id, ['from' => $was, 'to' => $notes->toArray()]);
 
-            return StockList::line($media, count($this->references->users($media->id)));
+            return StockList::line($media, count($this->references->users($media)));
         });
     }
 }

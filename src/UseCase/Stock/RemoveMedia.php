@@ -42,11 +42,8 @@ final readonly class RemoveMedia
     {
         $this->entities->wrapInTransaction(function () use ($id, $seenUses, $person): void {
             $media = $this->found($id, $person);
-            $font = $media->font;
-            $uses = $font === null
-                ? $this->references->users($id)
-                : $this->references->writtenIn((int) $media->site->id, $font['family'], $font['weight']);
-            if ($uses !== [] && ($font !== null || count($uses) !== $seenUses)) {
+            $uses = $this->references->users($media);
+            if ($uses !== [] && ($media->isFont() || count($uses) !== $seenUses)) {
                 throw Conflict::because('stock.in_use', ['name' => $media->name, 'designs' => $uses]);
             }
             $media->takenMs = $this->clock->nowMs();
@@ -69,7 +66,7 @@ final readonly class RemoveMedia
             $media->takenMs = null;
             $this->recorder->record($person, 'stock.back', $id, ['name' => $media->name]);
 
-            return StockList::line($media, count($this->references->users($id)));
+            return StockList::line($media, count($this->references->users($media)));
         });
     }
 

@@ -76,13 +76,13 @@ final readonly class ReplaceMedia
         }
         $was = $media->sha256;
         $media->hold($content, $this->clock->now(), $person->name);
-        if ($other !== null && $this->references->users($other->id) === []) {
+        if ($other !== null && $this->references->users($other) === []) {
             $this->entities->remove($other);
         }
         $this->entities->flush();
         $this->recorder->record($person, 'stock.replace', $media->id, ['from' => $was, 'to' => $media->sha256]);
 
-        return StockList::line($media, count($this->references->users($media->id)));
+        return StockList::line($media, count($this->references->users($media)));
     }
 
     /** @return array<string, mixed> */

@@ -120,11 +120,10 @@ final readonly class SendInParts
         if ($upload['received'] !== $upload['bytes']) {
             throw Conflict::because('stock.upload_elsewhere', ['received' => $upload['received']]);
         }
-        $site = $this->sites->byId($upload['site']) ?? throw Absent::named('site');
         $whole = (string) tempnam(sys_get_temp_dir(), 'pane');
         try {
             $this->uploads->join($id, $whole);
-            $media = ($this->add)($site->slug, $whole, $upload['name'], $person);
+            $media = ($this->add)($this->site($upload)->slug, $whole, $upload['name'], $person);
         } finally {
             unlink($whole);
         }
@@ -147,9 +146,14 @@ final readonly class SendInParts
     private function upload(string $id, Person $person, bool $lock = false): array
     {
         $upload = $this->uploads->find($id, (int) $person->id, $lock) ?? throw Absent::named('upload');
-        $site = $this->sites->byId($upload['site']);
-        $this->gate->demand($person, Right::Fill, $site instanceof Site ? $site : throw Absent::named('site'));
+        $this->gate->demand($person, Right::Fill, $this->site($upload));
 
         return $upload;
+    }
+
+    /** @param Row $upload */
+    private function site(array $upload): Site
+    {
+        return $this->sites->byId($upload['site']) ?? throw Absent::named('site');
     }
 }

@@ -30,13 +30,13 @@ final readonly class StockList
     public function __invoke(string $siteSlug, Person $person): array
     {
         $site = $this->gate->site($siteSlug, $person);
-        $names = $this->references->ofSite($site->id);
         $media = $this->entities
             ->getRepository(Media::class)
             ->findBy(
                 ['site' => $site, 'takenMs' => null],
                 ['addedAt' => 'DESC', 'id' => 'DESC'],
             );
+        $names = $this->references->ofStock((int) $site->id, $media);
 
         return [
             'media' => array_map(
