@@ -73,7 +73,7 @@ final class FloatTest extends BrowserCase
         $copy->moveByOffset(90, 20)->release()->keyUp(null, Keys::ALT)->perform();
         $this->floats($page, 4);
         $top = $page->all('.layer-line')[0]->getText();
-        $page->click('.layer-line.current button:last-of-type');
+        $page->click('.layer-line.current > button:last-of-type');
         $page->until('it went down', static fn () => $page->all('.layer-line')[0]->getText() !== $top);
 
         // An earlier revision is looked at beside what is there, restored as a new one, and that undone as any other.

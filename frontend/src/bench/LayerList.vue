@@ -45,16 +45,18 @@ function drop(event: DragEvent, onto: string): void {
         @dragstart="$event.dataTransfer?.setData('text/x-float', plan.id)"
         @dragover.prevent
         @drop.prevent="drop($event, plan.id)">
-        <button
-          type="button"
-          class="plain"
-          :aria-pressed="design.chosen.includes(plan.id)"
-          @click="floats.chooseAll([plan.id], true)"
-          @keydown="keys(plan.id, $event)">
-          <b class="letter">{{ plan.letter }}</b>
-          {{ plan.name || t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) }}
-        </button>
-        <span class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }}</span>
+        <div class="layer-what">
+          <button
+            type="button"
+            class="plain"
+            :aria-pressed="design.chosen.includes(plan.id)"
+            @click="floats.chooseAll([plan.id], true)"
+            @keydown="keys(plan.id, $event)">
+            <b class="letter">{{ plan.letter }}</b>
+            {{ plan.name || t(`fill.${design.documents[plan.id]?.fill.kind ?? 'empty'}`) }}
+          </button>
+          <span class="measure">{{ pixels(plan.rect[2], plan.rect[3]) }}</span>
+        </div>
         <template v-if="editable">
           <button
             v-for="trait in ['hidden', 'locked'] as const"

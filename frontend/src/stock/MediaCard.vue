@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { vBTooltip } from 'bootstrap-vue-next'
-import { ref, useTemplateRef } from 'vue'
+import { computed, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { dayOf, fileSize, pixels, ratioText, seconds } from '../ui/format'
@@ -15,6 +15,11 @@ function scrub(event: PointerEvent): void {
   const share = Math.min(1, Math.max(0, (event.clientX - box.left) / box.width))
   if (video.value && !video.value.seeking) video.value.currentTime = (share * (props.media.duration_ms ?? 0)) / 1000
 }
+const facts = computed(() => {
+  const { bytes, depth, alpha } = props.media
+  const all = [fileSize(bytes), depth && t('stock.depth', { bits: String(depth) }), alpha && t('stock.alpha')]
+  return all.filter(Boolean).join(' · ')
+})
 </script>
 
 <template>
@@ -33,10 +38,6 @@ function scrub(event: PointerEvent): void {
     </div>
     <h3 v-b-tooltip="media.name">{{ media.name }}</h3>
     <p v-if="media.size && media.ratio" class="measure">{{ pixels(...media.size) }} · {{ ratioText(media.ratio) }}</p>
-    <p v-if="media.depth" class="hint">
-      {{ t('stock.depth', { bits: String(media.depth) }) }}
-      <template v-if="media.alpha">{{ t('stock.alpha') }}</template>
-    </p>
     <p v-if="media.font" class="measure">{{ media.font.family }} {{ media.font.weight }}</p>
     <p v-if="media.font" class="hint">{{ t(`stock.embedding-${media.font.embedding}`) }}</p>
     <p v-if="media.fault" class="refusal">{{ media.fault.message }} {{ media.fault.mend }}</p>
@@ -45,7 +46,7 @@ function scrub(event: PointerEvent): void {
       {{ media.original.why.map((one) => t(`stock.why-${one}`)).join(', ') }}.
     </p>
     <p class="hint">
-      {{ fileSize(media.bytes) }} ·
+      {{ facts }} ·
       <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
     </p>
     <p v-if="media.notes.folder" class="hint">{{ media.notes.folder }}</p>
