@@ -125,10 +125,12 @@ final readonly class ItemCompiler
                 'scale_ppm' => $fit->enlargement()->times(Rational::of(1_000_000))->round(),
             ] +
                 ($fill->crop === null ? [] : ['window_mpx' => self::thousandths($fit->window)]) +
-                ($fill->blurredBehind ? ['behind' => self::behind($fill, $facts->size, $box)] : []) +
+                ($fill->blurredBehind && !$facts->isVideo()
+                    ? ['behind' => self::behind($fill, $facts->size, $box)]
+                    : []) +
                 $this->openings($facts, $fit, $box) +
                 ($facts->isVideo() ? ['content_ms' => $lastsMs ?? 0, 'sound' => $fill->sound] : []) +
-                ($fill->trim === null ? [] : ['content_from_ms' => $fromMs]) +
+                ($fill->trim !== null && $facts->isVideo() ? ['content_from_ms' => $fromMs] : []) +
                 ($endsMs === null ? [] : ['until_ms' => $endsMs]) +
                 ($variant === null
                     ? []

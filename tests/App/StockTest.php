@@ -256,7 +256,8 @@ final class StockTest extends ApiCase
         self::assertSame(250, $known()[$font['sha256']]);
 
         $thin = ['font' => 'Roboto', 'weight' => 250] + Sketch::text('Thin', 60);
-        $uses = fn () => array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'uses', 'id')[$font['id']];
+        $stock = fn () => $this->call('GET', '/api/sites/harrowmere/stock')['media'];
+        $uses = fn () => array_column($stock(), 'uses', 'id')[$font['id']];
         self::assertSame(0, $uses());
         $this->edit([Sketch::fill('z-right', $thin)], 1);
         self::assertSame(1, $uses(), 'where it is written in is where it is used');
