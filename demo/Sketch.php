@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Demo;
 
-/** Short ways to write the commands that the demo's designs are made of. */
+/** Short ways to write commands and fills, for the demo and for tests. */
 final class Sketch
 {
     /** @return array<string, mixed> */

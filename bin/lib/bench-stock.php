@@ -10,7 +10,7 @@ declare(strict_types=1);
 use UpperPane\Tests\Support\BenchClient;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\Page;
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 // The most that any PHP process of the web ever held, in MB.
 $held = static function (): float {

@@ -16,7 +16,7 @@ use UpperPane\Tests\Support\BenchClient;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\FrameTrace;
 use UpperPane\Tests\Support\Page;
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 /** Batches: kept once, merged when they do not meet, refused with both versions when they do, undone and done again. */
 final class EditTest extends ApiCase

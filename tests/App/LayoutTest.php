@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 /** Layouts per orientation, designs for an area, and one design on several surfaces, over HTTP. */
 final class LayoutTest extends ApiCase

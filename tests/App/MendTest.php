@@ -6,7 +6,7 @@ namespace UpperPane\Tests\App;
 
 use Doctrine\DBAL\Connection;
 use PHPUnit\Framework\Attributes\TestWith;
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 /** What cannot be read takes nothing else with it, says why, and comes back from its history. */
 final class MendTest extends ApiCase

@@ -7,9 +7,9 @@ namespace UpperPane\Tests\App;
 use Doctrine\DBAL\Connection;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\Routing\RouterInterface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Contract;
 use UpperPane\Tests\Support\Files;
-use UpperPane\Tests\Support\Sketch;
 
 /** docs/openapi.json against the routes there are and against real answers. */
 final class OpenApiTest extends ApiCase

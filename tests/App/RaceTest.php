@@ -6,9 +6,9 @@ namespace UpperPane\Tests\App;
 
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Crowd;
 use UpperPane\Tests\Support\Files;
-use UpperPane\Tests\Support\Sketch;
 
 /**
  * Every request that makes something, sent ten times at once to the running app: one thing is made, all get the same

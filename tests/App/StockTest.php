@@ -13,8 +13,8 @@ use UpperPane\App\Job\InspectMedia;
 use UpperPane\App\Job\MakeVariant;
 use UpperPane\App\Repository\Variants;
 use UpperPane\Core\Text\FontFile;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Files;
-use UpperPane\Tests\Support\Sketch;
 
 /** What becomes of a file that players cannot show. */
 final class StockTest extends ApiCase

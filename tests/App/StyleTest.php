@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 /** House styles of a site: made, changed, taken from tokens; what designs make of them, and releases keep of them. */
 final class StyleTest extends ApiCase

@@ -6,10 +6,10 @@ namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverKeys as Keys;
 use Symfony\Component\Process\Process;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\BenchClient;
 use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Page;
-use UpperPane\Tests\Support\Sketch;
 
 /** One renderer: at true pixels, bench, preview and player draw the same, px by px. */
 final class PixelTest extends BrowserCase

@@ -10,8 +10,8 @@ use Symfony\Component\Process\Process;
 use UpperPane\App\Adapter\BriefPdf;
 use UpperPane\Core\Brief\BriefScale;
 use UpperPane\Core\Brief\BriefSheet;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Brief;
-use UpperPane\Tests\Support\Sketch;
 
 /** The brief sheet's PDF as poppler reads it (pdftocairo, pdftotext): what is on the paper, in mm. */
 final class BriefTest extends TestCase

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Support;
 
 use Symfony\Component\Uid\Uuid;
+use UpperPane\Demo\Sketch;
 
 /** One kept-alive connection to the running app, and the fixed load of the benchmark: 200 zones. */
 final class BenchClient

@@ -19,6 +19,7 @@ use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Web\WebFacts;
 use UpperPane\Core\Web\WebShelf;
 use UpperPane\Core\Web\WebState;
+use UpperPane\Demo\Sketch;
 
 /** Short ways to what tests need. */
 final class Build

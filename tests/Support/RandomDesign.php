@@ -8,6 +8,7 @@ use Random\Randomizer;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Demo\Sketch;
 
 /** Random commands on a design, most of which can be done. Of every kind there is. */
 final class RandomDesign

@@ -24,7 +24,7 @@ use UpperPane\Core\Output\OutputMap;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Time\ClockPattern;
-use UpperPane\Tests\Support\Sketch;
+use UpperPane\Demo\Sketch;
 
 /**
  * Every bound is where the docs say: its own value goes through, the next one is refused with a code. (Bounds are

@@ -12,8 +12,8 @@ use UpperPane\Core\Brief\BriefSvg;
 use UpperPane\Core\Brief\BriefZone;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Brief;
-use UpperPane\Tests\Support\Sketch;
 
 /** The sheet for whoever makes the art; its PDF is read back in tests/Outside. */
 final class BriefTest extends TestCase

@@ -16,9 +16,9 @@ use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignCommands;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Design\DesignReader;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
 use UpperPane\Tests\Support\RandomDesign;
-use UpperPane\Tests\Support\Sketch;
 
 /** What holds for every command on a design, tried with random sequences of all of them. */
 final class CommandPropertyTest extends TestCase

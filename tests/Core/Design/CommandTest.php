@@ -8,8 +8,8 @@ use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 final class CommandTest extends TestCase
 {

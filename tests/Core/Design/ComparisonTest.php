@@ -7,8 +7,8 @@ namespace UpperPane\Tests\Core\Design;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Design\Comparison;
 use UpperPane\Core\Design\Design;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** What a person is shown to choose from: only what both touched, in both versions. */
 final class ComparisonTest extends TestCase

@@ -13,8 +13,8 @@ use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** Floats where there is no room: as many as there may be on one spot, and in a canvas that is turned. */
 final class CrowdedTest extends TestCase

@@ -7,8 +7,8 @@ namespace UpperPane\Tests\Core\Design;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Design\Differences;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** What people are told of two states of a design: each change is one line, and nothing else is. */
 final class DifferencesTest extends TestCase

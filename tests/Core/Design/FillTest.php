@@ -12,8 +12,8 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Design\Fill\FreshFill;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** What a fill of each kind begins with, and how one becomes another. */
 final class FillTest extends TestCase

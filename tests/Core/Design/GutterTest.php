@@ -10,8 +10,8 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** Panes with a strip of ground between them: what each command does with it, worked out by hand. */
 final class GutterTest extends TestCase

@@ -15,8 +15,8 @@ use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** A scene with a second layout for the other orientation (model §3). */
 final class LayoutTest extends TestCase

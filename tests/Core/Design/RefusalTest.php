@@ -9,8 +9,8 @@ use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignCommands;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /**
  * What every command on a design says that it refuses, it refuses, at the place that is wrong; and nothing is done

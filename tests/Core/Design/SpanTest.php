@@ -9,8 +9,8 @@ use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Geometry\Rect;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** On the hall wall: 3 × 2 panels of 1920 × 1080 with seams of 6 px (model §2). */
 final class SpanTest extends TestCase

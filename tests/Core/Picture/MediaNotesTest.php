@@ -15,8 +15,8 @@ use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** The last day on which a medium may be shown: said before, kept by the plan. */
 final class MediaNotesTest extends TestCase

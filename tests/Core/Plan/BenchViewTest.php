@@ -16,8 +16,8 @@ use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** What the bench is told, so that it computes no rule: linked lines, limits, neighbours, reading order (model §3). */
 final class BenchViewTest extends TestCase

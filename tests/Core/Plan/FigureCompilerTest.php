@@ -18,8 +18,8 @@ use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** Shapes, dials, QR codes and counts: whole, inside their box, and in the published plan. */
 final class FigureCompilerTest extends TestCase

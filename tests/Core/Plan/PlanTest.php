@@ -19,8 +19,8 @@ use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\SceneCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 final class PlanTest extends TestCase
 {

@@ -15,8 +15,8 @@ use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** What a text has beside its lines: all of it placed by the core, inside the box, and in the published plan. */
 final class TextCompilerTest extends TestCase

@@ -12,8 +12,8 @@ use UpperPane\Core\Design\Design;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** What is said of a whole design on a surface: the surface, its wiring, the area, the round, layouts and zones. */
 final class JudgementTest extends TestCase

@@ -14,8 +14,8 @@ use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** Zone a is 1320 × 880, the ratio 3:2. The bounds and how grave each is are those of model §4 and §5. */
 final class PreflightTest extends TestCase

@@ -26,8 +26,8 @@ use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Style\StyleKind;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
-use UpperPane\Tests\Support\Sketch;
 
 /** House styles: what their names make of fills, their contrasts, and the way to design tokens and back. */
 final class HouseStyleTest extends TestCase
