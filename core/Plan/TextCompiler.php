@@ -6,15 +6,9 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\ClockFill;
 use UpperPane\Core\Design\Fill\CountFill;
-use UpperPane\Core\Design\Fill\Entrance;
 use UpperPane\Core\Design\Fill\Fill;
-use UpperPane\Core\Design\Fill\Gradient;
-use UpperPane\Core\Design\Fill\Outline;
-use UpperPane\Core\Design\Fill\Plate;
-use UpperPane\Core\Design\Fill\Shadow;
 use UpperPane\Core\Design\Fill\TextFill;
 use UpperPane\Core\Design\Fill\TextStyle;
-use UpperPane\Core\Design\Fill\Ticker;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Text\FontFace;
@@ -37,8 +31,13 @@ final readonly class TextCompiler
     /** Between the lines of a text that runs across: as a pause. */
     private const BETWEEN = '     ';
 
+    private TextLook $look;
+    private TextMotion $motion;
+
     public function __construct(private PlanContext $context)
     {
+        $this->look = new TextLook($context);
+        $this->motion = new TextMotion($context);
     }
 
     public function text(TextFill $fill, Size $box): Item
@@ -51,30 +50,28 @@ final readonly class TextCompiler
         $set = $measured ?? $set;
         $lineMpx = $set->lineHeightPx->thousandths();
         $topMpx =
-            $this->top($fill->style->valign, $inner->height * 1000, $lineMpx * count($set->lines)) + $padding * 1000;
+            self::aside($fill->style->valign, $inner->height * 1000, $lineMpx * count($set->lines)) + $padding * 1000;
         $lines = [];
         foreach ($set->lines as $index => $line) {
             $widthMpx = $line['width']->thousandths();
             $lines[] = [
                 'text' => $line['text'],
-                'x_mpx' => $padding * 1000 + $this->left($fill->style->align, $inner->width * 1000, $widthMpx),
+                'x_mpx' => $padding * 1000 + self::aside($fill->style->align, $inner->width * 1000, $widthMpx),
                 'y_mpx' => $topMpx + $index * $lineMpx,
                 'width_mpx' => $widthMpx,
             ] + $runs->parts($line['text'], $line['at']);
         }
-        $way = $fill->ticker === null ? null : $this->way($fill->ticker, $lines, $lineMpx, $box);
+        $way = $fill->ticker === null ? null : $this->motion->way($fill->ticker, $lines, $lineMpx, $box);
         if ($fill->ticker !== null) {
-            $lines = self::atTheEdge($fill->ticker, $lines, $lineMpx);
+            $lines = TextMotion::atTheEdge($fill->ticker, $lines, $lineMpx);
         }
 
         return new Item(
             $fill,
             ['kind' => 'text', 'lines' => $lines] +
-                $this->styling($fill->style, $set, $lineMpx) +
-                self::gradient($fill->style->effects->gradient, $lines, $lineMpx) +
-                $this->plate($fill->style->effects->plate, $lines, $lineMpx) +
+                $this->look->of($fill->style, $set, $lines) +
                 ($set->exact || $fill->ticker !== null ? [] : ['approximate' => true]) +
-                ($way === null ? self::entrance($fill->entrance, $lines) : ['ticker' => $way]),
+                ($way === null ? TextMotion::entrance($fill->entrance, $lines) : ['ticker' => $way]),
             set: $set,
             contentMs: $way['ms'] ?? ReadingTime::ofMs($fill->text),
         );
@@ -121,10 +118,10 @@ final readonly class TextCompiler
         }
         $set = $this->set($widest, $face, $style, $inner, TextMode::Shrink);
         $lineMpx = $set->lineHeightPx->thousandths();
-        $topMpx = $padding * 1000 + $this->top($style->valign, $inner->height * 1000, $lineMpx);
+        $topMpx = $padding * 1000 + self::aside($style->valign, $inner->height * 1000, $lineMpx);
         $widthMpx = $set->widthPx()->thousandths();
         $line = [
-            'x_mpx' => $padding * 1000 + $this->left($style->align, $inner->width * 1000, $widthMpx),
+            'x_mpx' => $padding * 1000 + self::aside($style->align, $inner->width * 1000, $widthMpx),
             'y_mpx' => $topMpx,
             'width_mpx' => $widthMpx,
         ];
@@ -134,9 +131,7 @@ final readonly class TextCompiler
             $drawing + [
                 'box_mpx' => [$padding * 1000, $topMpx, $inner->width * 1000, $lineMpx],
                 'align' => $style->align,
-            ] + $this->styling($style, $set, $lineMpx) +
-                self::gradient($style->effects->gradient, [$line], $lineMpx) +
-                $this->plate($style->effects->plate, [$line], $lineMpx),
+            ] + $this->look->of($style, $set, [$line]),
             set: $set,
         );
     }
@@ -189,150 +184,6 @@ final readonly class TextCompiler
             ->spaced($style->effects->spacingThousandths);
     }
 
-    /**
-     * @param list<Line> $lines
-     *
-     * @return array{gradient?: array{to: string, angle: int, rect_mpx: array{int, int, int, int}}} across all the lines
-     */
-    private static function gradient(?Gradient $gradient, array $lines, int $lineMpx): array
-    {
-        return $gradient === null || $lines === []
-            ? []
-            : [
-                'gradient' => [
-                    'to' => $gradient->to->hex,
-                    'angle' => $gradient->degrees,
-                    'rect_mpx' => self::around($lines, $lineMpx),
-                ],
-            ];
-    }
-
-    /**
-     * @param non-empty-list<Line> $lines
-     *
-     * @return array{int, int, int, int}
-     */
-    private static function around(array $lines, int $lineMpx): array
-    {
-        $left = min(array_column($lines, 'x_mpx'));
-        $right = max(array_map(static fn (array $line) => $line['x_mpx'] + $line['width_mpx'], $lines));
-
-        return [$left, $lines[0]['y_mpx'], $right - $left, $lineMpx * count($lines)];
-    }
-
-    /**
-     * A ticker comes in from outside and goes until it is outside: its cycle is (box + text) ÷ speed (model §5). It
-     * begins where it has come in, so that a zone never opens empty.
-     *
-     * @param list<Line> $lines
-     *
-     * @return array{from_mpx: array{int, int}, to_mpx: array{int, int}, ms: int, ahead_ms: int}
-     */
-    private function way(Ticker $ticker, array $lines, int $lineMpx, Size $box): array
-    {
-        $across = $ticker->runsAcross();
-        $speed = $this->context->px($ticker->pxPerSecond);
-        $boxMpx = 1000 * ($across ? $box->width : $box->height);
-        $textMpx = $across ? max([0, ...array_column($lines, 'width_mpx')]) : $lineMpx * count($lines);
-        [$from, $to] = $ticker->comesFromTheEnd() ? [$boxMpx, -$textMpx] : [-$textMpx, $boxMpx];
-
-        return [
-            'from_mpx' => $across ? [$from, 0] : [0, $from],
-            'to_mpx' => $across ? [$to, 0] : [0, $to],
-            'ms' => max(1, Rational::of($boxMpx + $textMpx, $speed)->round()),
-            'ahead_ms' => Rational::of($boxMpx, $speed)->round(),
-        ];
-    }
-
-    /**
-     * When each line begins to come, and how long it takes: typed ones by their letters, from the side where they
-     * begin.
-     *
-     * @param list<Line> $lines
-     *
-     * @return array{entrance?: array{typed: bool, lines: list<array{from_ms: int, ms: int, rtl: bool}>}}
-     */
-    private static function entrance(?Entrance $entrance, array $lines): array
-    {
-        if ($entrance === null) {
-            return [];
-        }
-        $texts = array_column($lines, 'text');
-        $shares = array_map(
-            static fn (string $text) => $entrance->way === 'typed' ? max(1, mb_strlen($text)) : 1,
-            $texts,
-        );
-        $all = max(1, array_sum($shares));
-        $come = [];
-        for ($index = 0, $before = 0; $index < count($texts); $before += $shares[$index++]) {
-            $from = intdiv($entrance->ms * $before, $all);
-            $come[] = $entrance->way === 'fade'
-                ? ['from_ms' => 0, 'ms' => $entrance->ms, 'rtl' => false]
-                : [
-                    'from_ms' => $from,
-                    'ms' => intdiv($entrance->ms * ($before + $shares[$index]), $all) - $from,
-                    'rtl' => self::beginsAtTheRight($texts[$index]),
-                ];
-        }
-
-        return ['entrance' => ['typed' => $entrance->way === 'typed', 'lines' => $come]];
-    }
-
-    /** By its first letter with a direction (Unicode Standard Annex #9, P2 and P3). */
-    private static function beginsAtTheRight(string $text): bool
-    {
-        foreach (mb_str_split($text) as $letter) {
-            $direction = \IntlChar::charDirection($letter);
-            if ($direction === \IntlChar::CHAR_DIRECTION_LEFT_TO_RIGHT) {
-                return false;
-            }
-            $right = [\IntlChar::CHAR_DIRECTION_RIGHT_TO_LEFT, \IntlChar::CHAR_DIRECTION_RIGHT_TO_LEFT_ARABIC];
-            if (in_array($direction, $right, true)) {
-                return true;
-            }
-        }
-
-        return false;
-    }
-
-    /**
-     * @param list<Line> $lines
-     *
-     * @return list<Line> from where they are moved
-     */
-    private static function atTheEdge(Ticker $ticker, array $lines, int $lineMpx): array
-    {
-        return array_map(
-            static fn (array $line, int $index) => $ticker->runsAcross()
-                ? ['x_mpx' => 0] + $line
-                : ['y_mpx' => $index * $lineMpx] + $line,
-            $lines,
-            array_keys($lines),
-        );
-    }
-
-    /**
-     * @param list<Line> $lines
-     *
-     * @return array<string, mixed>
-     */
-    private function plate(?Plate $plate, array $lines, int $lineMpx): array
-    {
-        if ($plate === null || $lines === []) {
-            return [];
-        }
-        $grown = 1000 * $this->context->px($plate->paddingPx);
-        [$left, $top, $width, $height] = self::around($lines, $lineMpx);
-
-        return [
-            'plate' => [
-                'colour' => $plate->colour->hex,
-                'rect_mpx' => [$left - $grown, $top - $grown, $width + 2 * $grown, $height + 2 * $grown],
-                'radius_mpx' => 1000 * $this->context->px($plate->radiusPx),
-            ],
-        ];
-    }
-
     /** @return array{FontFace, Size, int} the face, the box inside padding and plate, how far inside in px */
     private function frame(TextStyle $style, Size $box): array
     {
@@ -356,61 +207,12 @@ final readonly class TextCompiler
         );
     }
 
-    /** @return array<string, mixed> */
-    private function styling(TextStyle $style, SetText $set, int $lineMpx): array
-    {
-        return [
-            'font' => $style->font,
-            'weight' => $style->weight,
-            'size' => $set->sizePx,
-            'line_mpx' => $lineMpx,
-            'colour' => $style->colour->hex,
-            'ground' => $style->ground?->hex,
-        ] + array_filter([
-            // Thousandths of the size are that many thousandths of a px for every px of it.
-            'spacing_mpx' => $set->sizePx * $style->effects->spacingThousandths,
-            'outline' => $this->outline($style->effects->outline),
-            'shadow' => $this->shadow($style->effects->shadow),
-        ]);
-    }
-
-    /** @return ?array<string, mixed> */
-    private function outline(?Outline $outline): ?array
-    {
-        return $outline === null
-            ? null
-            : ['colour' => $outline->colour->hex, 'width_mpx' => 1000 * $this->context->px($outline->px)];
-    }
-
-    /** @return ?array<string, mixed> */
-    private function shadow(?Shadow $shadow): ?array
-    {
-        $mpx = fn (int $px) => 1000 * ($px <=> 0) * $this->context->px(abs($px));
-
-        return $shadow === null
-            ? null
-            : [
-                'colour' => $shadow->colour->hex,
-                'x_mpx' => $mpx($shadow->xPx),
-                'y_mpx' => $mpx($shadow->yPx),
-                'blur_mpx' => $mpx($shadow->blurPx),
-            ];
-    }
-
-    private function top(string $valign, int $roomMpx, int $usedMpx): int
-    {
-        return match ($valign) {
-            'top' => 0,
-            'bottom' => $roomMpx - $usedMpx,
-            default => Rational::of($roomMpx - $usedMpx, 2)->round(),
-        };
-    }
-
-    private function left(string $align, int $roomMpx, int $usedMpx): int
+    /** How far in the first of what is used lies. */
+    private static function aside(string $align, int $roomMpx, int $usedMpx): int
     {
         return match ($align) {
-            'left' => 0,
-            'right' => $roomMpx - $usedMpx,
+            'left', 'top' => 0,
+            'right', 'bottom' => $roomMpx - $usedMpx,
             default => Rational::of($roomMpx - $usedMpx, 2)->round(),
         };
     }
