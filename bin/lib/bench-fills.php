@@ -51,9 +51,12 @@ foreach (array_slice($strings, 0, 1000) as $i => $text) {
     TextSetter::set("$text $text $text", $face, TextMode::WrapShrink, 200, 12, Size::of(400 + $i % 500, 120 + $i % 300), 1200);
 }
 $row('(l) 1,000 texts fitted by wrapping and shrinking', (hrtime(true) - $start) / 1e6, ' ms', null);
-$start = hrtime(true);
-TextSetter::set(mb_substr(implode(' ', $strings), 0, 5000), $face, TextMode::WrapShrink, 72, 8, Size::of(1320, 880));
-$row('(l) 5,000 characters fitted by wrapping and shrinking', (hrtime(true) - $start) / 1e6, ' ms', 200);
+$long = mb_substr(implode(' ', $strings), 0, 5000);
+foreach (['wrapping and shrinking' => TextMode::WrapShrink, 'shrinking' => TextMode::Shrink, 'an ellipsis' => TextMode::Ellipsis] as $how => $mode) {
+    $start = hrtime(true);
+    TextSetter::set($long, $face, $mode, 72, 8, Size::of(1320, 880));
+    $row("(l) 5,000 characters fitted by $how", (hrtime(true) - $start) / 1e6, ' ms', 200);
+}
 
 $mask = imagecreatetruecolor(3840, 2160) ?: throw new RuntimeException('No memory for a mask.');
 imagealphablending($mask, false);

@@ -47,12 +47,16 @@ final class TextSetter
         }
         $least = $mode->shrinks() ? min($minSizePx, $sizePx) : $sizePx;
         for ($size = $sizePx;; --$size) {
-            if ($size > $least && $mode->wraps() && !$setter->mayFit($size, $runs)) {
+            if ($size > $least && !$setter->mayFit($size, $runs)) {
                 continue;
             }
-            $set = $setter->at($size, $paragraphs, $runs);
-            if (!$set->overflows || $size <= $least) {
-                return $set;
+            $texts = $setter->texts($size, $paragraphs, $runs);
+            if ($size > $least && $setter->isTooHigh(count($texts), $size)) {
+                continue;
+            }
+            $set = $setter->measured($texts, $size);
+            if (!$set['overflows'] || $size <= $least) {
+                return $setter->done($size, ...$set);
             }
         }
     }
@@ -75,7 +79,7 @@ final class TextSetter
             $lines += max(1, (int) ceil(array_sum($widths) / max(1, $boxUnits)));
         }
 
-        return $this->lineHeight($sizePx)->times(Rational::of($lines))->compare(Rational::of($this->box->height)) <= 0;
+        return !$this->isTooHigh($lines, $sizePx);
     }
 
     private function lineHeight(int $sizePx): Rational
@@ -85,14 +89,22 @@ final class TextSetter
             : Rational::of($this->lineHeightThousandths * $sizePx, 1000);
     }
 
+    private function isTooHigh(int $lines, int $sizePx): bool
+    {
+        return $this->lineHeight($sizePx)->times(Rational::of($lines))->compare(Rational::of($this->box->height)) > 0;
+    }
+
     /**
      * @param list<array{text: string, at: int}> $paragraphs
      * @param list<Pieces>                       $runs
+     *
+     * @return list<array{text: string, at: int}> the lines at a size
      */
-    private function at(int $sizePx, array $paragraphs, array $runs): SetText
+    private function texts(int $sizePx, array $paragraphs, array $runs): array
     {
         $boxUnits = Rational::of($this->box->width * $this->face->unitsPerEm(), $sizePx);
-        $texts = match (true) {
+
+        return match (true) {
             $this->mode->wraps() => array_merge(
                 ...array_map(
                     static fn (array $run) => array_map(
@@ -111,30 +123,36 @@ final class TextSetter
             ),
             default => $paragraphs,
         };
-        $lines = array_map(
-            fn (array $line) => [
-                'text' => $line['text'],
-                'at' => $line['at'],
-                'width' => Rational::of(
-                    ($this->units["$line[at] $line[text]"] ??= $this->face->widthUnits($line['text'], $line['at'])) *
-                        $sizePx,
-                    $this->face->unitsPerEm(),
-                ),
-            ],
-            $texts,
-        );
-        $lineHeight = $this->lineHeight($sizePx);
-        $tooHigh = $lineHeight->times(Rational::of(count($lines)))->compare(Rational::of($this->box->height)) > 0;
-        $tooWide =
-            array_filter($lines, fn (array $line) => $line['width']->compare(Rational::of($this->box->width)) > 0) !==
-            [];
+    }
 
+    /**
+     * @param list<array{text: string, at: int}> $texts
+     *
+     * @return array{lines: list<array{text: string, at: int, width: Rational}>, overflows: bool}
+     */
+    private function measured(array $texts, int $sizePx): array
+    {
+        $lines = [];
+        $overflows = $this->isTooHigh(count($texts), $sizePx);
+        foreach ($texts as ['text' => $text, 'at' => $at]) {
+            $units = $this->units["$at $text"] ??= $this->face->widthUnits($text, $at);
+            $width = Rational::of($units * $sizePx, $this->face->unitsPerEm());
+            $overflows = $overflows || $width->compare(Rational::of($this->box->width)) > 0;
+            $lines[] = ['text' => $text, 'at' => $at, 'width' => $width];
+        }
+
+        return ['lines' => $lines, 'overflows' => $overflows];
+    }
+
+    /** @param list<array{text: string, at: int, width: Rational}> $lines */
+    private function done(int $sizePx, array $lines, bool $overflows): SetText
+    {
         return new SetText(
             $sizePx,
             $lines,
-            $lineHeight,
-            $tooHigh || $tooWide,
-            $this->face->measures(implode("\n", array_column($texts, 'text'))),
+            $this->lineHeight($sizePx),
+            $overflows,
+            $this->face->measures(implode("\n", array_column($lines, 'text'))),
             $this->face->capHeightPx($sizePx),
         );
     }
@@ -143,13 +161,13 @@ final class TextSetter
     private function ellipted(string $line, int $at, int $sizePx): string
     {
         $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
-        if ($this->face->widthUnits($line, $at) <= $boxUnits) {
+        if (($this->units["$at $line"] ??= $this->face->widthUnits($line, $at)) <= $boxUnits) {
             return $line;
         }
         $clusters = self::clusters($line);
         for ($length = $this->mostThatMayFit($clusters, $at, $boxUnits); $length > 0; --$length) {
             $cut = rtrim(implode('', array_slice($clusters, 0, $length))).self::ELLIPSIS;
-            if ($this->face->widthUnits($cut, $at) <= $boxUnits) {
+            if (($this->units["$at $cut"] ??= $this->face->widthUnits($cut, $at)) <= $boxUnits) {
                 return $cut;
             }
         }
@@ -158,24 +176,19 @@ final class TextSetter
     }
 
     /**
-     * More clusters than this are wider than the box even when kerning with the ellipsis takes an em away. Found by
-     * halving, since up to an em a longer beginning is a wider one.
+     * More clusters than this are wider than the box even when kerning with the ellipsis, or another shape at the end,
+     * takes an em away.
      *
      * @param list<string> $clusters
      */
     private function mostThatMayFit(array $clusters, int $at, int $boxUnits): int
     {
-        [$low, $high] = [0, count($clusters) - 1];
-        while ($low < $high) {
-            $middle = intdiv($low + $high + 1, 2);
-            $fits =
-                $this->face->widthUnits(implode('', array_slice($clusters, 0, $middle)), $at) -
-                    $this->face->unitsPerEm() <=
-                $boxUnits;
-            [$low, $high] = $fits ? [$middle, $high] : [$low, $middle - 1];
+        $most = 0;
+        foreach ($this->face->run($clusters, $at) as $index => $cluster) {
+            $most = $cluster['from'] - $this->face->unitsPerEm() <= $boxUnits ? $index : $most;
         }
 
-        return $low;
+        return $most;
     }
 
     /** @return list<string> what a reader takes for one character each (UAX 29) */
