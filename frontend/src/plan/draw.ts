@@ -247,30 +247,3 @@ export function moveTicker(box: HTMLElement, item: Item, sinceMs: number): void 
   const at = (axis: 0 | 1): number => (from[axis] + (to[axis] - from[axis]) * share) / 1000
   moving.style.transform = `translate3d(${at(0)}px, ${at(1)}px, 0)`
 }
-
-const ONE_PICTURE_MS = 20
-
-/** Brings a video to where it should be; small drift is left alone, so that it does not stutter. */
-export function steerVideo(box: HTMLElement, item: Item, sinceMs: number, running: boolean): void {
-  const video = box.querySelector('video')
-  if (item.kind !== 'video' || !video) return
-  const wanted = ((item.content_from_ms ?? 0) + (item.content_ms > 0 ? sinceMs % item.content_ms : 0)) / 1000
-  const drift = Math.abs(video.currentTime - wanted)
-  const tolerance = running ? 0.3 : 0.02
-  // A whole file begins again by itself; a part of one would go on beyond its end, and waits there for its next round.
-  const part = item.content_from_ms !== undefined
-  // So little that it is one picture: it is shown, and never plays on into the next one.
-  if (part && item.content_ms < ONE_PICTURE_MS) {
-    if (!video.paused) video.pause()
-    const at = (item.content_from_ms ?? 0) / 1000
-    if (Math.abs(video.currentTime - at) > 0.002 && !video.seeking) video.currentTime = at
-    return
-  }
-  const wraps = !part && Math.abs(drift - item.content_ms / 1000) <= tolerance
-  const end = ((item.content_from_ms ?? 0) + item.content_ms) / 1000
-  const past = part && video.currentTime >= end
-  if (past && running && end - wanted <= Math.min(tolerance, item.content_ms / 2000)) return video.pause()
-  if ((past || drift > tolerance) && !wraps && !video.seeking) video.currentTime = wanted
-  if (running && video.paused && video.readyState >= 2) void video.play().catch(() => undefined)
-  if (!running && !video.paused) video.pause()
-}

@@ -1,9 +1,10 @@
-import { drawItem, letText, moveTicker, steerVideo, tick, type MediaUrl } from './draw'
+import { drawItem, letText, moveTicker, tick, type MediaUrl } from './draw'
 import { drawEdge, showShare } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
 import { showing } from './phase'
 import { hush } from './standIns'
+import { steerVideo } from './steerVideo'
 import type { Item, ZonePlan } from './types'
 
 /** How much has passed of the scene or of a zone's playlist. */
@@ -109,7 +110,8 @@ export class StageZone {
     }
     if (item.kind === 'web') steerWeb(box, item, sinceMs, nowMs)
     if (item.kind === 'live') steerLive(box, item, nowMs, running)
-    if (item.kind === 'video') steerVideo(box, item, sinceMs, running)
+    const video = item.kind === 'video' ? box.querySelector('video') : null
+    if (item.kind === 'video' && video) steerVideo(video, item, sinceMs, running)
   }
 
   private turnTo(index: number, box: HTMLElement): void {
