@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\PhpWebDriverExceptionInterface;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Symfony\Component\Process\Process;
@@ -17,6 +18,9 @@ final class Chromium
 
     /** @var list<string> */
     private static array $profiles = [];
+
+    /** @var list<RemoteWebDriver> */
+    private static array $opened = [];
 
     /**
      * @param array{int, int} $viewport
@@ -60,13 +64,23 @@ final class Chromium
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $capabilities->setCapability('goog:loggingPrefs', ['browser' => 'ALL']);
         $browser = RemoteWebDriver::create('http://127.0.0.1:'.self::$port, $capabilities, 60_000, 120_000);
+        self::$opened[] = $browser;
         self::fit($browser, $viewport);
 
         return $browser;
     }
 
+    /** Browsers that nobody closed go too: they would outlive their driver, and take a processor's time for hours. */
     public static function stop(): void
     {
+        foreach (self::$opened as $browser) {
+            try {
+                $browser->getCommandExecutor() === null || $browser->quit();
+            } catch (PhpWebDriverExceptionInterface) {
+                continue;
+            }
+        }
+        self::$opened = [];
         self::$driver?->stop(2);
         self::$driver = null;
         foreach (self::$profiles as $profile) {
