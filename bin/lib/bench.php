@@ -132,7 +132,7 @@ $row('(c) unchanged poll of a player ÷ static file, p50', $percentile($polls, 0
 $quiet = static fn (Page $page) => $page->until('pictures', static fn () => $page->script('return [...document.images].every((i) => i.complete) && document.fonts.status === "loaded"'), 60);
 $traced = static function (callable $prepare, string $css, int $step, bool $free = false) use ($address, $quiet): array {
     $file = sys_get_temp_dir().'/pane-trace-'.bin2hex(random_bytes(6)).'.json';
-    $page = new Page(Chromium::open([1600, 1000], trace: $file), $address);
+    $page = new Page(Chromium::open([1600, 1000], trace: [$file, FrameTrace::FRAMES]), $address);
     $prepare($page->signIn());
     $quiet($page);
     $tools = new Facebook\WebDriver\Chrome\ChromeDevToolsDriver($page->browser);

@@ -24,12 +24,12 @@ final class Chromium
 
     /**
      * @param array{int, int} $viewport
-     * @param ?string         $trace    a file for the browser's own trace of its frames, written when it quits
+     * @param ?array{string, string} $trace a file for the browser's own trace, written when it quits, and of what
      */
     public static function open(
         array $viewport = [1280, 800],
         ?string $profile = null,
-        ?string $trace = null,
+        ?array $trace = null,
     ): RemoteWebDriver {
         self::start();
         $profile ??= self::$profiles[] = sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
@@ -54,8 +54,8 @@ final class Chromium
             ...$trace === null
                 ? []
                 : [
-                    '--trace-startup='.FrameTrace::CATEGORIES,
-                    "--trace-startup-file=$trace",
+                    "--trace-startup=$trace[1]",
+                    "--trace-startup-file=$trace[0]",
                     '--trace-startup-duration=0',
                     '--trace-startup-format=json',
                 ],

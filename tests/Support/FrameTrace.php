@@ -7,7 +7,8 @@ namespace UpperPane\Tests\Support;
 /** What a browser's trace says of the frames it drew between two marks (performance.mark) of a page. */
 final class FrameTrace
 {
-    public const CATEGORIES = 'blink.user_timing,disabled-by-default-devtools.timeline.frame';
+    public const FRAMES = 'blink.user_timing,disabled-by-default-devtools.timeline.frame';
+    public const SCRIPT = 'blink.user_timing,devtools.timeline';
     private const WRITING_S = 30;
 
     /**
@@ -28,13 +29,13 @@ final class FrameTrace
             let x = box.left + box.width / 2, gone = 0
             const y = box.top + box.height / 2
             const send = (type, to) => to.dispatchEvent(new PointerEvent(type, { bubbles: true, cancelable: true, pointerId: 1, isPrimary: true, button: 0, buttons: 1, clientX: x, clientY: y, ctrlKey: free }))
-            performance.mark('drag-start')
+            performance.mark('watch-begin')
             send('pointerdown', target)
             requestAnimationFrame(function tick() {
               x += Math.floor((gone + reach / 2) / reach) % 2 === 0 ? step : -step
               send('pointermove', window)
               if (++gone < frames) return requestAnimationFrame(tick)
-              performance.mark('drag-end')
+              performance.mark('watch-end')
               send('pointercancel', window)
               done()
             })
@@ -44,12 +45,48 @@ final class FrameTrace
         );
     }
 
+    /** Nothing but what the page does by itself, for so long between the marks. */
+    public static function watch(Page $page, int $seconds): void
+    {
+        $page->script('performance.mark("watch-begin")');
+        sleep($seconds);
+        $page->script('performance.mark("watch-end")');
+    }
+
     /**
      * ms between drawn frames; the browser has been told to quit.
      *
      * @return list<float>
      */
     public static function intervalsMs(string $file): array
+    {
+        $drawn = array_column(self::named($file, 'DrawFrame'), 'ts');
+        sort($drawn);
+
+        return array_map(
+            static fn (int $i) => ($drawn[$i] - $drawn[$i - 1]) / 1000,
+            array_keys(array_slice($drawn, 1, null, true)),
+        );
+    }
+
+    /**
+     * What the page's script does in each animation frame, in ms: of the processor's time, and by the clock, which runs
+     * on while others have the processor.
+     *
+     * @return array{list<float>, list<float>}
+     */
+    public static function scriptMs(string $file): array
+    {
+        $frames = self::named($file, 'FireAnimationFrame');
+
+        return [
+            array_map(static fn (array $frame) => $frame['tdur'] / 1000, $frames),
+            array_map(static fn (array $frame) => $frame['dur'] / 1000, $frames),
+        ];
+    }
+
+    /** @return list<array<string, mixed>> of the events between the marks those of a name */
+    private static function named(string $file, string $name): array
     {
         $end = microtime(true) + self::WRITING_S;
         while (
@@ -63,24 +100,18 @@ final class FrameTrace
             ? $trace['traceEvents']
             : throw new \RuntimeException("The browser wrote no trace to $file.");
         $marks = array_column(
-            array_filter($events, static fn (array $event) => str_starts_with((string) $event['name'], 'drag-')),
+            array_filter($events, static fn (array $event) => str_starts_with((string) $event['name'], 'watch-')),
             'ts',
             'name',
         );
-        $drawn = array_column(
+
+        return array_values(
             array_filter(
                 $events,
-                static fn (array $event) => $event['name'] === 'DrawFrame'
-                    && $event['ts'] >= $marks['drag-start']
-                    && $event['ts'] <= $marks['drag-end'],
+                static fn (array $event) => $event['name'] === $name
+                    && $event['ts'] >= $marks['watch-begin']
+                    && $event['ts'] <= $marks['watch-end'],
             ),
-            'ts',
-        );
-        sort($drawn);
-
-        return array_map(
-            static fn (int $i) => ($drawn[$i] - $drawn[$i - 1]) / 1000,
-            array_keys(array_slice($drawn, 1, null, true)),
         );
     }
 }
