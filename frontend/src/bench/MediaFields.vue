@@ -87,8 +87,7 @@ function point(event: MouseEvent): void {
     </BFormRadio>
   </div>
   <p v-if="item && 'cut_ppm' in item" class="measure" role="status">
-    <template v-if="item.cut_ppm > 0">{{ percent(item.cut_ppm / 1e6) }} {{ t('bench.cut') }}</template>
-    <template v-else>{{ t('bench.seen') }}</template>
+    {{ item.cut_ppm > 0 ? `${percent(item.cut_ppm / 1e6)} ${t('bench.cut')}` : t('bench.seen') }}
     <template v-if="media?.size">· {{ t('fill.of-px', { seen: pixels(...item.seen_px), whole: pixels(...media.size) }) }}</template>
     · × {{ (item.scale_ppm / 1e6).toFixed(2) }}
   </p>
