@@ -39,12 +39,28 @@ final readonly class SetText
             $px = Rational::of($thousandths * $this->sizePx, 1000);
             $lines[] = ['text' => $line['text'], 'at' => $line['at'], 'width' => $px];
         }
-        $set = new self($this->sizePx, $lines, $this->lineHeightPx, false, true, $this->capHeightPx);
-        $overflows =
-            $set->widthPx()->compare(Rational::of($box->width)) > 0
-            || $set->heightPx()->compare(Rational::of($box->height)) > 0;
 
-        return new self($this->sizePx, $lines, $this->lineHeightPx, $overflows, true, $this->capHeightPx);
+        return new self(
+            $this->sizePx,
+            $lines,
+            $this->lineHeightPx,
+            self::isTooMuch($lines, $this->lineHeightPx, $box),
+            true,
+            $this->capHeightPx,
+        );
+    }
+
+    /**
+     * Whether lines are wider or together higher than a box.
+     *
+     * @param list<array{text: string, at: int, width: Rational}> $lines
+     */
+    public static function isTooMuch(array $lines, Rational $lineHeightPx, Size $box): bool
+    {
+        $width = Rational::of($box->width);
+
+        return $lineHeightPx->times(Rational::of(count($lines)))->compare(Rational::of($box->height)) > 0
+            || array_filter($lines, static fn (array $line) => $line['width']->compare($width) > 0) !== [];
     }
 
     public function widthPx(): Rational

@@ -54,9 +54,10 @@ final class TextSetter
             if ($size > $least && $setter->isTooHigh(count($texts), $size)) {
                 continue;
             }
-            $set = $setter->measured($texts, $size);
-            if (!$set['overflows'] || $size <= $least) {
-                return $setter->done($size, ...$set);
+            $lines = $setter->measured($texts, $size);
+            $overflows = SetText::isTooMuch($lines, $setter->lineHeight($size), $box);
+            if (!$overflows || $size <= $least) {
+                return $setter->done($size, $lines, $overflows);
             }
         }
     }
@@ -128,20 +129,24 @@ final class TextSetter
     /**
      * @param list<array{text: string, at: int}> $texts
      *
-     * @return array{lines: list<array{text: string, at: int, width: Rational}>, overflows: bool}
+     * @return list<array{text: string, at: int, width: Rational}>
      */
     private function measured(array $texts, int $sizePx): array
     {
-        $lines = [];
-        $overflows = $this->isTooHigh(count($texts), $sizePx);
-        foreach ($texts as ['text' => $text, 'at' => $at]) {
-            $units = $this->units["$at $text"] ??= $this->face->widthUnits($text, $at);
-            $width = Rational::of($units * $sizePx, $this->face->unitsPerEm());
-            $overflows = $overflows || $width->compare(Rational::of($this->box->width)) > 0;
-            $lines[] = ['text' => $text, 'at' => $at, 'width' => $width];
-        }
+        return array_map(
+            fn (array $line) => $line + [
+                'width' => Rational::of(
+                    $this->units($line['text'], $line['at']) * $sizePx,
+                    $this->face->unitsPerEm(),
+                ),
+            ],
+            $texts,
+        );
+    }
 
-        return ['lines' => $lines, 'overflows' => $overflows];
+    private function units(string $text, int $at): int
+    {
+        return $this->units["$at $text"] ??= $this->face->widthUnits($text, $at);
     }
 
     /** @param list<array{text: string, at: int, width: Rational}> $lines */
@@ -161,13 +166,13 @@ final class TextSetter
     private function ellipted(string $line, int $at, int $sizePx): string
     {
         $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
-        if (($this->units["$at $line"] ??= $this->face->widthUnits($line, $at)) <= $boxUnits) {
+        if ($this->units($line, $at) <= $boxUnits) {
             return $line;
         }
         $clusters = self::clusters($line);
         for ($length = $this->mostThatMayFit($clusters, $at, $boxUnits); $length > 0; --$length) {
             $cut = rtrim(implode('', array_slice($clusters, 0, $length))).self::ELLIPSIS;
-            if (($this->units["$at $cut"] ??= $this->face->widthUnits($cut, $at)) <= $boxUnits) {
+            if ($this->units($cut, $at) <= $boxUnits) {
                 return $cut;
             }
         }

@@ -11,21 +11,20 @@ use UpperPane\Core\Text\Widths;
 /** What browsers measured of lines at a site, by the sum of face and text. */
 final readonly class MeasuredTexts
 {
-    public function __construct(private Connection $database)
+    public function __construct(private Connection $database, private ShiftedClock $clock)
     {
     }
 
     public function of(int $site): Widths
     {
-        return new class(fn (string $sum) => $this->width($sum), $site) implements Widths {
-            /** @param \Closure(string): ?int $find */
-            public function __construct(private \Closure $find, private int $site)
+        return new class($this, $site) implements Widths {
+            public function __construct(private MeasuredTexts $texts, private int $site)
             {
             }
 
             public function find(string $family, int $weight, string $line): ?int
             {
-                return ($this->find)(MeasuredTexts::sum($this->site, $family, $weight, $line));
+                return $this->texts->width($this->site, $family, $weight, $line);
             }
         };
     }
@@ -34,17 +33,19 @@ final readonly class MeasuredTexts
     {
         $this->database->executeStatement(
             'REPLACE INTO measured_text (sum, width, at_ms) VALUES (?, ?, ?)',
-            [self::sum($site, $family, $weight, $line), $width, (new ShiftedClock())->nowMs()],
+            [self::sum($site, $family, $weight, $line), $width, $this->clock->nowMs()],
         );
     }
 
-    public static function sum(int $site, string $family, int $weight, string $line): string
+    private static function sum(int $site, string $family, int $weight, string $line): string
     {
         return hash('sha256', "$site\0$family\0$weight\0$line");
     }
 
-    private function width(string $sum): ?int
+    /** In thousandths of the size; null where nobody has measured. */
+    public function width(int $site, string $family, int $weight, string $line): ?int
     {
+        $sum = self::sum($site, $family, $weight, $line);
         $width = $this->database->fetchOne('SELECT width FROM measured_text WHERE sum = ?', [$sum]);
 
         return $width === false ? null : (int) $width;
