@@ -15,7 +15,9 @@ final readonly class WebAddress
 {
     private const LONGEST = 2000;
     public const SHIPPED = '/stand-in/';
-    private const OF_STOCK = '/^stock:([A-Za-z0-9-]{1,36})$/D';
+    /** Before the id of a page of the Stock. */
+    public const STOCK = 'stock:';
+    private const OF_STOCK = '/^'.self::STOCK.'([A-Za-z0-9-]{1,36})$/D';
 
     private function __construct(public string $text)
     {

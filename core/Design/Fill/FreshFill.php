@@ -7,6 +7,7 @@ namespace UpperPane\Core\Design\Fill;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Picture\FitMode;
+use UpperPane\Core\Web\WebAddress;
 
 /** What a fill of each kind begins with, before anybody set anything. */
 final class FreshFill
@@ -33,7 +34,8 @@ final class FreshFill
     private const MEDIA = ['fit' => 'contain', 'focus' => [50_000, 50_000], 'ground' => self::GROUND];
 
     /**
-     * The kind; for a picture or a video the medium, and maybe how it is sized; a text may come with its first words.
+     * The kind; for a picture or a video the medium, and maybe how it is sized; a web page may be one of the Stock; a
+     * text may come with its first words.
      *
      * @throws Refusal `input.missing` for a picture or a video without `media`
      */
@@ -99,7 +101,7 @@ final class FreshFill
                             'accent' => '#D9B44A',
                         ] + array_intersect_key(self::STYLE, array_flip(self::CHART)),
                         FillKind::Web => [
-                            'address' => '',
+                            'address' => $input->has('media') ? WebAddress::STOCK.$input->id('media') : '',
                             'width' => 1440,
                             'scroll' => 0,
                             'refresh_s' => null,

@@ -39,20 +39,13 @@ export function usePut(): {
         void design.setFill(zone, { ...before, font: media.font.family, weight: media.font.weight }, `${zone}:font`)
       return
     }
-    if (media.kind === 'page') {
-      void design.beginFill(zone, 'web').then((done) => {
-        const fill = design.documents[zone]?.fill
-        if (done && fill?.kind === 'web')
-          void design.setFill(zone, { ...fill, address: `stock:${media.id}` }, `${zone}:address`)
-      })
-      return
-    }
+    const kind = media.kind === 'page' ? 'web' : media.kind
     if (before?.kind === 'playlist') {
-      design.beginEntry(zone, media.kind, { media: media.id })
+      design.beginEntry(zone, kind, { media: media.id })
       return
     }
     last.value = before && 'media' in before && before.media !== media.id ? { zone, before, media } : null
-    void design.beginFill(zone, media.kind, media.id).then((done) => {
+    void design.beginFill(zone, kind, media.id).then((done) => {
       const fill = design.documents[zone]?.fill
       // A shape holds what is put into it.
       if (done && before?.kind === 'shape' && fill && 'media' in fill)

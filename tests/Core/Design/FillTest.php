@@ -105,6 +105,17 @@ final class FillTest extends TestCase
         }
     }
 
+    /** A page of the Stock is put like a picture: what is written of the command begins the same again. */
+    public function testAPageOfTheStockIsBegunWithItsAddress(): void
+    {
+        $page = Input::of(['kind' => 'web', 'media' => 'tides']);
+        $fresh = FreshFill::parse($page);
+
+        self::assertSame('stock:tides', $fresh->toArray()['address']);
+        self::assertEquals($fresh, FreshFill::parse(Input::of(['kind' => 'web'] + FreshFill::given($fresh))));
+        self::assertSame('', FreshFill::parse(Input::of(['kind' => 'web']))->toArray()['address']);
+    }
+
     /** What is left out of an entry is the usual: a fade's time, and the duration of its content. */
     public function testAnEntryKnowsWhatIsUsual(): void
     {
