@@ -44,6 +44,32 @@ final class Sketch
         return ['do' => 'part.size', 'scene' => 's-rest', 'layout' => 'own', 'part' => $part, 'size' => $size];
     }
 
+    /**
+     * In the middle of the canvas of the first scene, as long as nothing else is said.
+     *
+     * @param array{string, string} $size
+     * @param array<string, mixed>  $with
+     *
+     * @return array<string, mixed>
+     */
+    public static function float(string $zone, array $size, array $with = []): array
+    {
+        return [
+            'do' => 'float.place',
+            'scene' => 's-rest',
+            'layout' => 'own',
+            'float' => $with + [
+                'zone' => $zone,
+                'frame' => 'canvas',
+                'anchor' => 'centre',
+                'offset' => ['0px', '0px'],
+                'size' => $size,
+                'turn' => 0,
+            ],
+            'before' => null,
+        ];
+    }
+
     /** @return array<string, mixed> */
     public static function colour(string $hex): array
     {

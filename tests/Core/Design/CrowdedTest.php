@@ -83,20 +83,7 @@ final class CrowdedTest extends TestCase
      */
     private static function float(string $zone, string $anchor, array $offset, array $size): array
     {
-        return [
-            'do' => 'float.place',
-            'scene' => 's-rest',
-            'layout' => 'own',
-            'float' => [
-                'zone' => $zone,
-                'frame' => 'canvas',
-                'anchor' => $anchor,
-                'offset' => $offset,
-                'size' => $size,
-                'turn' => 0,
-            ],
-            'before' => null,
-        ];
+        return Sketch::float($zone, $size, ['anchor' => $anchor, 'offset' => $offset]);
     }
 
     /** @return list<string> the zones that something was found about */

@@ -22,6 +22,7 @@ use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
 use UpperPane\Tests\Support\FromSchema;
 
@@ -121,26 +122,10 @@ final class EverythingTest extends TestCase
 
     private static function laid(Size $size): Design
     {
-        $float = static fn (string $zone, string $width, int $turn) => [
-            'do' => 'float.place',
-            'scene' => 's-rest',
-            'layout' => 'own',
-            'float' => [
-                'zone' => $zone,
-                'frame' => 'canvas',
-                'anchor' => 'centre',
-                'offset' => ['0px', '0px'],
-                'size' => [$width, '40%'],
-                'turn' => $turn,
-            ],
-            'before' => null,
-            'zones' => [],
-        ];
-
         return Build::apply(
             Build::design(...$size->toArray()),
-            $float('over', '60%', 0),
-            $float('top', '30%', 1500),
+            Sketch::float('over', ['60%', '40%']),
+            Sketch::float('top', ['30%', '40%'], ['turn' => 1500]),
         )->after;
     }
 

@@ -147,21 +147,7 @@ final class ContrastOverTest extends TestCase
         return Build::apply(
             Build::design(),
             Sketch::fill('a', Sketch::picture('m')),
-            [
-                'do' => 'float.place',
-                'scene' => 's-rest',
-                'layout' => 'own',
-                'float' => [
-                    'zone' => 'f',
-                    'frame' => 'canvas',
-                    'anchor' => 'centre',
-                    'offset' => ['0px', '0px'],
-                    'size' => ['800px', '100px'],
-                    'turn' => $turn,
-                ],
-                'before' => null,
-                'zones' => [],
-            ],
+            Sketch::float('f', ['800px', '100px'], ['turn' => $turn]),
             Sketch::fill('f', $with + ['colour' => '#FFFFFF', 'ground' => null, 'line_height' => 1200] +
                 Sketch::text('Mind the gap between', 80)),
         )->after;
