@@ -52,7 +52,12 @@ foreach (array_slice($strings, 0, 1000) as $i => $text) {
 }
 $row('(l) 1,000 texts fitted by wrapping and shrinking', (hrtime(true) - $start) / 1e6, ' ms', null);
 $long = mb_substr(implode(' ', $strings), 0, 5000);
-foreach (['wrapping and shrinking' => TextMode::WrapShrink, 'shrinking' => TextMode::Shrink, 'an ellipsis' => TextMode::Ellipsis] as $how => $mode) {
+$ways = [
+    'wrapping and shrinking' => TextMode::WrapShrink,
+    'shrinking' => TextMode::Shrink,
+    'an ellipsis' => TextMode::Ellipsis,
+];
+foreach ($ways as $how => $mode) {
     $start = hrtime(true);
     TextSetter::set($long, $face, $mode, 72, 8, Size::of(1320, 880));
     $row("(l) 5,000 characters fitted by $how", (hrtime(true) - $start) / 1e6, ' ms', 200);

@@ -12,11 +12,11 @@ use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Layout\Split;
 use UpperPane\Core\Geometry\Axis;
 use UpperPane\Core\Surface\SurfaceReader;
+use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\BenchClient;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\FrameTrace;
 use UpperPane\Tests\Support\Page;
-use UpperPane\Demo\Sketch;
 
 require dirname(__DIR__, 2).'/vendor/autoload.php';
 

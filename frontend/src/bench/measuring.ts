@@ -3,9 +3,9 @@ import { faceName } from '../plan/faces'
 import type { ZonePlan } from '../plan/types'
 
 const SIZE_PX = 1000
+/** By site, face and text. */
 const told = new Set<string>()
-type Line = { font: string; weight: number; text: string; width: number }
-const keyOf = (line: Omit<Line, 'width'>): string => [line.font, line.weight, line.text].join('\n')
+type Line = { font: string; weight: number; text: string }
 
 /**
  * Measures lines whose widths the core can only estimate, once each, and tells it.
@@ -13,28 +13,39 @@ const keyOf = (line: Omit<Line, 'width'>): string => [line.font, line.weight, li
  * @returns whether anything was told
  */
 export async function measure(site: string, zones: ZonePlan[]): Promise<boolean> {
-  const span = document.body.appendChild(document.createElement('span'))
-  const lines: Line[] = []
-  for (const item of zones.flatMap((zone) => zone.items)) {
-    if (item.kind !== 'text' || !item.approximate || item.spacing_mpx || item.lines.some((line) => line.parts)) continue
-    const { font, weight } = item
-    span.style.cssText = 'position: absolute; visibility: hidden; white-space: pre'
-    span.style.font = `${weight} ${SIZE_PX}px "${faceName(font)}"`
-    for (const { text } of item.lines) {
-      const key = keyOf({ font, weight, text })
-      if (text === '' || told.has(key)) continue
-      told.add(key)
-      span.textContent = text
-      lines.push({ font, weight, text, width: Math.ceil(span.getBoundingClientRect().width) })
-    }
-  }
-  span.remove()
-  if (lines.length === 0) return false
-  return call('POST', `/api/sites/${site}/measures`, { lines }).then(
+  const keyOf = ({ font, weight, text }: Line): string => [site, font, weight, text].join('\n')
+  const lines = new Map(estimated(zones).map((line) => [keyOf(line), line]))
+  for (const key of lines.keys()) if (told.has(key)) lines.delete(key)
+  if (lines.size === 0) return false
+  for (const key of lines.keys()) told.add(key)
+  return call('POST', `/api/sites/${site}/measures`, { lines: measured([...lines.values()]) }).then(
     () => true,
     () => {
-      lines.forEach((line) => told.delete(keyOf(line)))
+      for (const key of lines.keys()) told.delete(key)
       return false
     },
   )
+}
+
+function estimated(zones: ZonePlan[]): Line[] {
+  return zones
+    .flatMap((zone) => zone.items)
+    .flatMap((item) =>
+      item.kind === 'text' && item.approximate && !item.spacing_mpx && !item.lines.some((line) => line.parts)
+        ? item.lines.map(({ text }) => ({ font: item.font, weight: item.weight, text }))
+        : [],
+    )
+    .filter((line) => line.text !== '')
+}
+
+function measured(lines: Line[]): (Line & { width: number })[] {
+  const span = document.body.appendChild(document.createElement('span'))
+  Object.assign(span.style, { position: 'absolute', visibility: 'hidden', whiteSpace: 'pre' })
+  const widths = lines.map((line) => {
+    span.style.font = `${line.weight} ${SIZE_PX}px "${faceName(line.font)}"`
+    span.textContent = line.text
+    return { ...line, width: Math.ceil(span.getBoundingClientRect().width) }
+  })
+  span.remove()
+  return widths
 }

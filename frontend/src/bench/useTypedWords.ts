@@ -13,31 +13,31 @@ export function useTypedWords(
 ): { typed: Ref<string>; runs: ComputedRef<TextRun[]>; type: () => void; keep: () => void } {
   const design = useDesign()
   const typed = ref('')
-  const typing = ref(false)
+  let typing = false
   let timer: ReturnType<typeof setTimeout> | undefined
   let sent = ''
 
   watch(
     () => fill().text,
-    (text) => !typing.value && (typed.value = text),
+    (text) => !typing && (typed.value = text),
     { immediate: true },
   )
   const runs = computed(() => carried(fill().runs ?? [], fill().text, typed.value))
 
   function type(): void {
-    typing.value = design.typing = true
+    typing = design.typing = true
     clearTimeout(timer)
     timer = setTimeout(keep, LATER_MS)
   }
   function keep(): void {
     clearTimeout(timer)
-    typing.value = design.typing = false
+    typing = design.typing = false
     const onItsWay = design.waiting > 0 && typed.value === sent
     if (typed.value === fill().text || onItsWay) return
     sent = typed.value
     put({ text: typed.value, runs: runs.value })
   }
-  onUnmounted(() => typing.value && keep())
+  onUnmounted(() => typing && keep())
 
   return { typed, runs, type, keep }
 }

@@ -110,8 +110,10 @@ export class StageZone {
     }
     if (item.kind === 'web') steerWeb(box, item, sinceMs, nowMs)
     if (item.kind === 'live') steerLive(box, item, nowMs, running)
-    const video = item.kind === 'video' ? box.querySelector('video') : null
-    if (item.kind === 'video' && video) steerVideo(video, item, sinceMs, running)
+    if (item.kind === 'video') {
+      const video = box.querySelector('video')
+      if (video) steerVideo(video, item, sinceMs, running)
+    }
   }
 
   private turnTo(index: number, box: HTMLElement): void {
