@@ -225,6 +225,14 @@ return [
         '{letter}: letters stand on a seam between the panels {panels}.',
         'Move or size the zone to whole panels, or align the text away from the seam.',
     ],
+    'seam.code' => [
+        '{letter}: the QR code lies on a seam between the panels {panels}; cameras will not read it.',
+        'Move or size the zone to a whole panel.',
+    ],
+    'seam.ticker' => [
+        '{letter}: the words run across a seam between the panels {panels}.',
+        'Leave it so, or keep the line on one panel.',
+    ],
     'seam.face' => [
         '{letter}: a marked face lies on a seam between the panels {panels}.',
         'Move the focal point, or span whole panels.',
@@ -424,6 +432,14 @@ return [
         'The QR code of {letter} has {side} × {side} modules and less than a px for each.',
         'Enlarge the zone, or shorten what is to be scanned.',
     ],
+    'qr.covered' => [
+        'Something lies over the QR code of {letter}, or it reaches beyond the canvas: cameras may not read it.',
+        'Bring it to the front, or move it to where all of it and the edge around it is seen.',
+    ],
+    'qr.faint' => [
+        'One sees through the QR code of {letter}: its modules have a contrast of {ratio} to their ground.',
+        'Let less of what lies under it through.',
+    ],
     'qr.small' => [
         'The modules of the QR code of {letter} are {px} px wide; cameras may miss them.',
         'Give it {side} px, shorten what is to be scanned, or correct less.',
@@ -504,6 +520,7 @@ return [
     ],
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill, or merge it with a neighbour.'],
+    'text.nothing' => ['The text of {letter} has no words yet.', 'Write them, or remove the zone.'],
     'playlist.empty' => ['The playlist of {letter} has no enabled entry.', 'Add an entry or enable one.'],
     'media.missing' => [
         'The file that {letter} shows is not in the Stock.',

@@ -45,6 +45,12 @@ final class Contrast
     /** One part of an sRGB colour, 0 to 255, as light, 0 to 1 (IEC 61966-2-1 §5.2). */
     public static function linear(int $part): float
     {
+        return self::light($part);
+    }
+
+    /** The same of parts between whole ones, as come of laying colours over each other. */
+    public static function light(float $part): float
+    {
         $share = $part / 255;
 
         return $share <= 0.04045 ? $share / 12.92 : (($share + 0.055) / 1.055) ** 2.4;

@@ -69,6 +69,12 @@ final readonly class LightGrid
         return pack('nn', $this->cells->width, $this->cells->height).$this->lit;
     }
 
+    /** Whether one sees through it somewhere, at some step. */
+    public function isSeenThrough(): bool
+    {
+        return str_contains($this->lit, "\0");
+    }
+
     public function steps(): int
     {
         return intdiv(strlen($this->lit), $this->cells->area());

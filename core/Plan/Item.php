@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Fill\Fill;
-use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
@@ -80,13 +79,6 @@ final readonly class Item
         }
 
         return array_values(array_unique($weights));
-    }
-
-    /** Whether nothing behind it is seen, as far as its colours say. */
-    public function isOpaque(): bool
-    {
-        return $this->fill->kind() !== FillKind::Empty
-            && (!array_key_exists('ground', $this->drawing) || $this->drawing['ground'] !== null);
     }
 
     /** @return array<string, mixed> */

@@ -30,6 +30,21 @@ abstract class ItemRule implements Rule
         Item $item,
         array $params = [],
     ): Finding {
+        return self::found($code, $severity, $zone, $item, $params);
+    }
+
+    /**
+     * With the place of the entry, where there are several.
+     *
+     * @param array<string, string|int> $params
+     */
+    public static function found(
+        string $code,
+        Severity $severity,
+        ZonePlan $zone,
+        Item $item,
+        array $params = [],
+    ): Finding {
         $where = $item->entry === null ? '' : '/fill/entries/'.self::index($zone, $item->entry);
 
         return Finding::of(
@@ -43,6 +58,12 @@ abstract class ItemRule implements Rule
                 'what' => $item->media->name ?? '',
             ] + $params,
         );
+    }
+
+    /** Of what says nothing: a pane of it is a hole in the picture, a float lies over something that does. */
+    protected static function ofNothing(ZonePlan $zone): Severity
+    {
+        return $zone->placed->isFloat ? Severity::Caution : Severity::Stop;
     }
 
     /** RFC 6901 wants the index in the list, disabled entries counted. */

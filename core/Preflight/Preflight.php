@@ -6,6 +6,7 @@ namespace UpperPane\Core\Preflight;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
+use UpperPane\Core\Plan\Paint\PaintedScene;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\ZonePlan;
@@ -17,7 +18,7 @@ final readonly class Preflight
      * @param list<Rule> $rules on single zones: they belong to the first tier and are asked again for every zone that
      *     changed
      * @param list<SceneRule> $scenes   on a scene, however many of its zones were compiled
-     * @param list<SceneRule> $overlaps on each zone and those that lie over or under it
+     * @param list<PaintRule> $overlaps on each zone and those that lie over or under it
      */
     private function __construct(private array $rules, private array $scenes, private array $overlaps)
     {
@@ -29,6 +30,7 @@ final readonly class Preflight
             [
                 new Rule\EmptyPane(),
                 new Rule\EmptyPlaylist(),
+                new Rule\WordlessText(),
                 new Rule\MissingFile(),
                 new Rule\Stretched(),
                 new Rule\Enlarged(),
@@ -38,7 +40,6 @@ final readonly class Preflight
                 new Rule\TextApproximate(),
                 new Rule\OnSeam(),
                 new Rule\TooSmallToRead(),
-                new Rule\Contrast(),
                 new Rule\TickerTooFast(),
                 new Rule\QrUnreadable(),
                 new Rule\WebNotShown(),
@@ -48,7 +49,7 @@ final readonly class Preflight
                 new Rule\ChartUnclear(),
             ],
             [new Rule\SoundsTogether()],
-            [new Rule\Hidden(), new Rule\ContrastOver(), new Rule\ProgressOfNothing()],
+            [new Rule\Hidden(), new Rule\Contrast(), new Rule\CodeUnclear(), new Rule\ProgressOfNothing()],
         );
     }
 
@@ -80,23 +81,18 @@ final readonly class Preflight
      */
     public function scene(ScenePlan $scene): array
     {
-        return [...$scene->findings, ...self::asked($this->scenes, $scene)];
+        return [
+            ...$scene->findings,
+            ...array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $this->scenes)),
+        ];
     }
 
     /** @return list<Finding> how its zones lie to each other; each names the zone that it belongs to */
     public function overlaps(ScenePlan $scene): array
     {
-        return self::asked($this->overlaps, $scene);
-    }
+        $painted = PaintedScene::of($scene);
 
-    /**
-     * @param list<SceneRule> $rules
-     *
-     * @return list<Finding>
-     */
-    private static function asked(array $rules, ScenePlan $scene): array
-    {
-        return array_merge([], ...array_map(static fn (SceneRule $rule) => $rule->check($scene), $rules));
+        return array_merge([], ...array_map(static fn (PaintRule $rule) => $rule->check($painted), $this->overlaps));
     }
 
     /** @return list<Finding> of the whole plan: its round, its scenes' layouts, and every zone */

@@ -20,7 +20,7 @@ final class ChartUnclear extends ItemRule
             return null;
         }
         if ($item->fill->rows === []) {
-            return $this->finding('chart.empty', Severity::Stop, $zone, $item);
+            return $this->finding('chart.empty', self::ofNothing($zone), $zone, $item);
         }
 
         return ($item->smallestPx ?? 0) >= $item->fill->minSizePx

@@ -6,75 +6,74 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Design\Fill\Colour;
-use UpperPane\Core\Design\Fill\ShapeFill;
-use UpperPane\Core\Design\Fill\StyledFill;
-use UpperPane\Core\Design\Fill\TextFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Legibility\Contrast as Ratio;
 use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\Paint\Lettering;
+use UpperPane\Core\Plan\Paint\PaintedScene;
+use UpperPane\Core\Plan\Paint\Standing;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\ItemRule;
+use UpperPane\Core\Preflight\PaintRule;
 use UpperPane\Core\Surface\Legibility;
 
 /**
- * Letters that hardly stand out from what is around them (model §5): a plate, else the ground, else the shape they
- * stand in; an outline that does stand out from it is as good. For a text without a ground see ContrastOver.
+ * Letters that hardly stand out from what is around them (model §5): the 5th percentile of the ratio over the places
+ * behind the lines, at the worst moment, of each of their colours. `text.contrast` when it is their own ground, plate
+ * or shape, `text.contrast_under` when it is what lies under their zone; then with the worst place.
  */
-final class Contrast extends ItemRule
+final class Contrast implements PaintRule
 {
     /** From so many minutes of arc, capitals are large. */
     private const LARGE_ARCMIN = 40;
 
-    protected function judge(Item $item, ZonePlan $zone): ?Finding
+    public function check(PaintedScene $scene): array
     {
-        $shape = $item->fill instanceof ShapeFill ? $item->fill : null;
-        $written = $shape === null ? $item->fill : $shape->label;
-        if (!$written instanceof StyledFill || $item->set?->widthPx()->compare(Rational::of(0)) === 0) {
-            return null;
+        $findings = [];
+        foreach ($scene->plan->zones as $index => $zone) {
+            if (array_filter($zone->items, Lettering::isWritten(...)) === []) {
+                continue;
+            }
+            $painted = $scene->zone($index);
+            $around = $scene->around($index);
+            foreach ($painted->items as $item) {
+                $stand = Standing::of($scene, $painted, $item, $around);
+                $least = self::least($item->item, $zone);
+                if ($stand !== null && $stand->ratio < $least) {
+                    $findings[] = self::finding($scene, $zone, $item->item, $stand, $least);
+                }
+            }
         }
-        $style = $written->style();
-        $ground = $style->effects->plate->colour ?? $style->ground;
-        $grounds = $ground === null ? array_filter([$shape?->colour, $shape?->gradient?->to]) : [$ground];
-        if ($grounds === []) {
-            return null;
-        }
-        $ratio = min(array_map(static fn (Colour $one) => self::against($written, $one->hex), $grounds));
-        $least = self::least($item, $zone);
 
-        return $ratio < $least
-            ? $this->finding('text.contrast', Severity::Caution, $zone, $item, [
-                'ratio' => Ratio::said($ratio),
-                'least' => (string) $least,
-            ])
-            : null;
+        return $findings;
     }
 
-    /** The least ratio of its letters to a ground; an outline that stands out from it will do. */
-    private static function against(StyledFill $written, string $ground): float
-    {
-        $outline = $written->style()->effects->outline?->colour->hex;
+    private static function finding(
+        PaintedScene $scene,
+        ZonePlan $zone,
+        Item $item,
+        Standing $stand,
+        float $least,
+    ): Finding {
+        $place = $scene->plan->place;
 
-        return max(
-            min(array_map(static fn (string $ink) => Ratio::ratio($ink, $ground), self::inks($written))),
-            $outline === null ? 0 : Ratio::ratio($outline, $ground),
+        return ItemRule::found(
+            $stand->onOwn ? 'text.contrast' : 'text.contrast_under',
+            Severity::Caution,
+            $zone,
+            $item,
+            ['ratio' => Ratio::said($stand->ratio), 'least' => (string) $least] +
+                ($stand->onOwn
+                    ? []
+                    : [
+                        'at' => implode(' ', $stand->place->movedBy(-$place->x, -$place->y)->toArray()),
+                        'scene' => $scene->plan->scene->id,
+                    ]),
         );
     }
 
-    /** @return non-empty-list<string> all colours that its letters have, #RRGGBB */
-    public static function inks(StyledFill $fill): array
-    {
-        $inks = [$fill->style()->colour->hex];
-        foreach ($fill instanceof TextFill ? $fill->runs : [] as $run) {
-            $inks[] = $run->colour->hex ?? $inks[0];
-        }
-        $gradient = $fill->style()->effects->gradient;
-
-        return $gradient === null ? $inks : [...$inks, $gradient->to->hex];
-    }
-
     /** What is wanted of letters of that height, seen from there. */
-    public static function least(Item $item, ZonePlan $zone): float
+    private static function least(Item $item, ZonePlan $zone): float
     {
         $cap = $item->set?->capHeightPx;
         $large =

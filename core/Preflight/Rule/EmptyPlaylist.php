@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
-use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ZonePlan;
@@ -17,7 +16,7 @@ final class EmptyPlaylist extends ItemRule
     protected function judge(Item $item, ZonePlan $zone): ?Finding
     {
         return $zone->zone->fill()->kind() === FillKind::Playlist && $item->entry === null
-            ? $this->finding('playlist.empty', Severity::Stop, $zone, $item)
+            ? $this->finding('playlist.empty', self::ofNothing($zone), $zone, $item)
             : null;
     }
 }

@@ -6,45 +6,60 @@ namespace UpperPane\Core\Preflight\Rule;
 
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
-use UpperPane\Core\Layout\FloatTraits;
-use UpperPane\Core\Plan\Item;
-use UpperPane\Core\Plan\ScenePlan;
-use UpperPane\Core\Plan\ZonePlan;
-use UpperPane\Core\Preflight\SceneRule;
+use UpperPane\Core\Geometry\Polygon;
+use UpperPane\Core\Plan\Paint\PaintedScene;
+use UpperPane\Core\Preflight\PaintRule;
 
-/**
- * A zone that lies wholly behind something opaque (model §3, Placing). What is turned covers for sure only what it
- * shows upright, so it does not count.
- */
-final class Hidden implements SceneRule
+/** A zone that lies wholly behind something opaque, or behind several things together (model §3, Placing). */
+final class Hidden implements PaintRule
 {
-    public function check(ScenePlan $scene): array
+    /** Less is what rounding leaves between two edges, in square px. */
+    private const NOTHING = 0.01;
+
+    public function check(PaintedScene $scene): array
     {
         $findings = [];
-        foreach ($scene->zones as $index => $zone) {
-            foreach (array_slice($scene->zones, $index + 1) as $over) {
-                if (self::covers($over, $zone)) {
-                    $findings[] = Finding::of('zone.hidden', Severity::Note, $zone->path(), [
-                        'zone' => $zone->zone->id,
-                        'letter' => $zone->zone->letter(),
-                        'over' => $over->zone->letter(),
-                        'scene' => $scene->scene->id,
-                    ]);
-                    break;
-                }
+        foreach ($scene->plan->zones as $index => $zone) {
+            $over = self::over($scene, $index);
+            if ($over !== []) {
+                $findings[] = Finding::of('zone.hidden', Severity::Note, $zone->path(), [
+                    'zone' => $zone->zone->id,
+                    'letter' => $zone->zone->letter(),
+                    'over' => implode(', ', $over),
+                    'scene' => $scene->plan->scene->id,
+                ]);
             }
         }
 
         return $findings;
     }
 
-    private static function covers(ZonePlan $over, ZonePlan $zone): bool
+    /** @return list<string> letters of those that cover it all together; none where some of it is seen */
+    private static function over(PaintedScene $scene, int $index): array
     {
-        return $over->placed->isFloat
-            && $over->clip === null
-            && $over->placed->turnCentidegrees === 0
-            && $over->placed->traits->opacityPermille === FloatTraits::OPAQUE
-            && array_filter($over->items, static fn (Item $item) => !$item->isOpaque()) === []
-            && $over->rect->contains($zone->placed->box());
+        $left = null;
+        $letters = [];
+        foreach ($scene->over($index) as $at) {
+            $left ??= array_filter([$scene->zone($index)->outline()->within($scene->plan->place)]);
+            $before = self::area($left);
+            foreach ($scene->zone($at)->covers() as $cover) {
+                $left = array_merge([], ...array_map(static fn (Polygon $piece) => $piece->without($cover), $left));
+            }
+            $after = self::area($left);
+            if ($after < $before) {
+                $letters[] = $scene->plan->zones[$at]->zone->letter();
+            }
+            if ($after < self::NOTHING) {
+                return $letters;
+            }
+        }
+
+        return [];
+    }
+
+    /** @param array<Polygon> $pieces */
+    private static function area(array $pieces): float
+    {
+        return array_sum(array_map(static fn (Polygon $piece) => $piece->area(), $pieces));
     }
 }

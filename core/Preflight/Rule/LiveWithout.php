@@ -21,7 +21,7 @@ final class LiveWithout extends ItemRule
         }
         $source = $item->fill->source;
         [$code, $severity] = match (true) {
-            $source->where === '' => ['live.nothing', Severity::Stop],
+            $source->where === '' => ['live.nothing', self::ofNothing($zone)],
             $source->as === 'stand-in' => ['live.stand_in', Severity::Note],
             str_starts_with(strtolower($source->where), 'http://') => ['live.plain', Severity::Caution],
             $item->fill->still === null => ['live.no_still', Severity::Note],

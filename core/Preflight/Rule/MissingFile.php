@@ -22,7 +22,7 @@ final class MissingFile extends ItemRule
 
         return $this->finding(
             $item->media === null ? 'media.missing' : 'media.not_ready',
-            Severity::Stop,
+            $item->media === null ? self::ofNothing($zone) : Severity::Stop,
             $zone,
             $item,
         );

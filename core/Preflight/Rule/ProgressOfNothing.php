@@ -8,15 +8,17 @@ use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Fill\ProgressFill;
 use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\Paint\PaintedScene;
 use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\ZonePlan;
-use UpperPane\Core\Preflight\SceneRule;
+use UpperPane\Core\Preflight\PaintRule;
 
 /** A progress of what is not in its scene, or of a scene that lasts until something else comes: it never fills. */
-final class ProgressOfNothing implements SceneRule
+final class ProgressOfNothing implements PaintRule
 {
-    public function check(ScenePlan $scene): array
+    public function check(PaintedScene $scene): array
     {
+        $scene = $scene->plan;
         $findings = [];
         foreach ($scene->zones as $zone) {
             $lost = array_filter($zone->items, static fn (Item $item) => self::isLost($item, $scene));

@@ -25,7 +25,7 @@ final class QrUnreadable extends ItemRule
         $module = $item->modulePx ?? 0;
 
         return match (true) {
-            $item->fill->code === null => $this->finding('qr.nothing', Severity::Stop, $zone, $item),
+            $item->fill->code === null => $this->finding('qr.nothing', self::ofNothing($zone), $zone, $item),
             $module === 0 => $this->finding('qr.no_room', Severity::Stop, $zone, $item, [
                 'side' => $item->fill->code->side,
             ]),

@@ -25,7 +25,7 @@ final class WebNotShown extends ItemRule
 
         $hasStill = $item->fill->still !== null;
         [$code, $severity] = match (true) {
-            $address === '' => ['web.nothing', Severity::Stop],
+            $address === '' => ['web.nothing', self::ofNothing($zone)],
             $item->page->state === WebState::Refused => [
                 'web.refuses_framing',
                 $hasStill ? Severity::Caution : Severity::Stop,

@@ -54,7 +54,7 @@ final class JudgementTest extends TestCase
             null,
             [],
         ];
-        yield 'behind an empty one it is seen' => [[$float([])], [], null, ['stop zone.empty f']];
+        yield 'behind an empty one it is seen' => [[$float([])], [], null, ['caution zone.empty f']];
         yield 'behind a turned one a corner is seen' => [
             [$float(['turn' => 100]), $covered[1]],
             [],

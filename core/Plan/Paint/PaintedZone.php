@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan\Paint;
+
+use UpperPane\Core\Design\Fill\MediaFill;
+use UpperPane\Core\Design\Fill\QrFill;
+use UpperPane\Core\Geometry\Polygon;
+use UpperPane\Core\Geometry\Rect;
+use UpperPane\Core\Layout\FloatTraits;
+use UpperPane\Core\Legibility\Qr\QrCode;
+use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\ZonePlan;
+
+/** What a zone paints where it lies: turned, cut to its shape, as far seen through as it is. */
+final readonly class PaintedZone
+{
+    public float $opacity;
+    private ?Polygon $clip;
+    private ?Figure $edge;
+    private float $sine;
+    private float $cosine;
+
+    /** @var list<PaintedItem> one after another */
+    public array $items;
+
+    private function __construct(public ZonePlan $plan)
+    {
+        $this->items = array_map(PaintedItem::of(...), $plan->items);
+        $this->opacity = $plan->placed->traits->opacityPermille / FloatTraits::OPAQUE;
+        $this->clip = $plan->clip === null ? null : Polygon::ofPath($plan->clip['path'], 1);
+        $line = $plan->clip['line'] ?? null;
+        $this->edge = $line === null
+            ? null
+            : Figure::line(Polygon::ofPath($line['path'], 0.001), $line['colour'], $line['width_mpx'] / 1000);
+        $angle = deg2rad($plan->placed->turnCentidegrees / 100);
+        [$this->sine, $this->cosine] = [sin($angle), cos($angle)];
+    }
+
+    public static function of(ZonePlan $plan): self
+    {
+        return new self($plan);
+    }
+
+    /** @return list<array{PaintedItem, int}> one thing after another, one step after another of each */
+    public function moments(): array
+    {
+        $moments = [];
+        foreach ($this->items as $item) {
+            foreach (range(0, $item->steps() - 1) as $step) {
+                $moments[] = [$item, $step];
+            }
+        }
+
+        return $moments;
+    }
+
+    /**
+     * With its letters left out, as if nothing were seen through it.
+     *
+     * @param float $inX px of the zone
+     * @param float $inY px of the zone
+     *
+     * @return ?Paint null where nobody knows
+     */
+    public function own(PaintedItem $item, int $step, float $inX, float $inY): ?Paint
+    {
+        $edge = $this->edge?->at(0, $inX, $inY);
+
+        return $edge?->isFull() === true ? $edge : $item->at($step, $inX, $inY);
+    }
+
+    /** Whether it is cut to a shape. */
+    public function isCut(): bool
+    {
+        return $this->clip !== null;
+    }
+
+    /** Whether the zone is seen at a place of it. */
+    public function shows(float $inX, float $inY): bool
+    {
+        return $inX >= 0
+            && $inY >= 0
+            && $inX < $this->plan->rect->width
+            && $inY < $this->plan->rect->height
+            && ($this->clip === null || $this->clip->contains($inX, $inY));
+    }
+
+    /**
+     * @param float $x px of the canvas
+     * @param float $y px of the canvas
+     *
+     * @return array{float, float} px of the zone
+     */
+    public function inside(float $x, float $y): array
+    {
+        $rect = $this->plan->rect;
+        if ($this->sine === 0.0 && $this->cosine === 1.0) {
+            return [$x - $rect->x, $y - $rect->y];
+        }
+        [$halfX, $halfY] = [$rect->width / 2, $rect->height / 2];
+        [$x, $y] = [$x - $rect->x - $halfX, $y - $rect->y - $halfY];
+
+        return [$halfX + $x * $this->cosine + $y * $this->sine, $halfY - $x * $this->sine + $y * $this->cosine];
+    }
+
+    /**
+     * @param float $inX px of the zone
+     * @param float $inY px of the zone
+     *
+     * @return array{float, float} px of the canvas
+     */
+    public function outside(float $inX, float $inY): array
+    {
+        $rect = $this->plan->rect;
+        [$halfX, $halfY] = [$rect->width / 2, $rect->height / 2];
+        [$x, $y] = [$inX - $halfX, $inY - $halfY];
+
+        return [
+            $rect->x + $halfX + $x * $this->cosine - $y * $this->sine,
+            $rect->y + $halfY + $x * $this->sine + $y * $this->cosine,
+        ];
+    }
+
+    /** A rectangle of it where it lies on the canvas, as far as the zone shows it; null when it does not. */
+    public function onCanvas(Box $box): ?Polygon
+    {
+        $rect = $this->plan->rect;
+
+        return $box
+            ->within(Box::of(0, 0, $rect->width, $rect->height))
+            ?->polygon()
+            ->turned($this->sine, $this->cosine, $rect->width / 2, $rect->height / 2, $rect->x, $rect->y);
+    }
+
+    public function outline(): Polygon
+    {
+        $rect = $this->plan->rect;
+
+        return $this->onCanvas(Box::of(0, 0, $rect->width, $rect->height)) ??
+            Polygon::rect($rect->x, $rect->y, $rect->width, $rect->height);
+    }
+
+    /** @return list<Polygon> what nobody sees through, whatever it shows; none of what is cut to a shape */
+    public function covers(): array
+    {
+        if ($this->opacity < 1.0 || $this->clip !== null) {
+            return [];
+        }
+        $rect = $this->plan->rect;
+        $always = [Box::of(0, 0, $rect->width, $rect->height)];
+        foreach ($this->items as $item) {
+            $both = [];
+            foreach ($item->covers($rect->width, $rect->height) as $box) {
+                $both = [...$both, ...array_map(static fn (Box $one) => $one->within($box), $always)];
+            }
+            $always = array_values(array_filter($both));
+        }
+
+        return array_values(array_filter(array_map($this->onCanvas(...), $always)));
+    }
+
+    /**
+     * What a seam must not run through: letters and codes, or the marked faces of a picture.
+     *
+     * @return list<Polygon> where they lie on the canvas
+     */
+    public function marks(PaintedItem $item): array
+    {
+        $boxes = match (true) {
+            $item->item->fill instanceof MediaFill => self::faces($item->item, $item->item->fill),
+            $item->item->fill instanceof QrFill => self::code($item->item),
+            default => array_merge(
+                ...array_map(static fn (Letters $letters) => $letters->bodies(), $item->letters),
+            ),
+        };
+
+        return array_values(array_filter(array_map($this->onCanvas(...), $boxes)));
+    }
+
+    /** @return list<Box> its dark modules, without the quiet zone */
+    private static function code(Item $item): array
+    {
+        /** @var array{rows: ?list<string>, module_px: int, place_px: array{int, int}} $drawing */
+        $drawing = $item->drawing;
+        $quiet = QrCode::QUIET;
+        $side = (count($drawing['rows'] ?? []) - 2 * $quiet) * $drawing['module_px'];
+        [$x, $y] = array_map(static fn (int $px) => $px + $quiet * $drawing['module_px'], $drawing['place_px']);
+
+        return $side > 0 ? [Box::of($x, $y, $side, $side)] : [];
+    }
+
+    /** @return list<Box> as far as a crop leaves them */
+    private static function faces(Item $item, MediaFill $fill): array
+    {
+        if ($item->fit === null) {
+            return [];
+        }
+        [$drawn, $window] = [Box::ofPx($item->fit->drawn), Box::ofPx($item->fit->window)];
+
+        return array_values(
+            array_filter(
+                array_map(
+                    static fn (Rect $face) => Box::of(
+                        $drawn->x + ($drawn->width * $face->x) / 1_000_000,
+                        $drawn->y + ($drawn->height * $face->y) / 1_000_000,
+                        ($drawn->width * $face->width) / 1_000_000,
+                        ($drawn->height * $face->height) / 1_000_000,
+                    )->within($window),
+                    $fill->faces,
+                ),
+            ),
+        );
+    }
+}
