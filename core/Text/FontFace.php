@@ -115,8 +115,13 @@ final readonly class FontFace implements Measure
         $visible = [];
         foreach ($pieces as $piece) {
             $bytes += strlen($piece);
+            $seen = rtrim($piece, ' ');
             $end = LineBreaker::asLineEnd($piece);
-            $run[] = ['from' => $units, 'to' => $units + ($visible[$end] ??= $this->widthUnits($end))];
+            $run[] = [
+                'from' => $units,
+                'to' => $units + ($visible[$seen] ??= $this->widthUnits($seen)),
+                'end' => $units + ($visible[$end] ??= $this->widthUnits($end)),
+            ];
             for (; $next < count($places) && $places[$next] < $bytes; ++$next) {
                 $units += $advances[$next];
             }
@@ -136,7 +141,8 @@ final readonly class FontFace implements Measure
                 $stretch['places'],
                 ...$this->plans->of($stretch['script']),
             );
-            $all = [[...$all[0], ...$shaped[0]], [...$all[1], ...$shaped[1]]];
+            array_push($all[0], ...$shaped[0]);
+            array_push($all[1], ...$shaped[1]);
         }
 
         return $this->spacingThousandths === 0 ? $all : $this->apart(...$all);

@@ -11,6 +11,8 @@ use UpperPane\Core\Geometry\Rational;
  * table, found by trying every pair; a test tries them again); elsewhere where UAX #14 allows (ICU). A word wider than
  * the box stays whole and overflows, as in CSS `overflow-wrap: normal`. White space at a line's end hangs (CSS Text 3
  * §4.1.2).
+ *
+ * @phpstan-import-type Run from Measure
  */
 final class LineBreaker
 {
@@ -23,6 +25,8 @@ final class LineBreaker
         '|(?<=\?)(?=[#$%&(*+\-0-9<=>@A-Z\[\\\\^_`a-z{|~])/';
 
     private const SOFT_HYPHEN = "\u{AD}";
+    /** CSS Text 3 §5.2: `line-break: auto` lets lines begin with ー and small kana, as `normal` does. */
+    private const AS_BROWSERS_DO = 'en@lb=normal';
 
     /** A dash that begins a word stays with it (UAX #14 LB20a, which PHP's ICU is too old for). */
     private const DASH_BEFORE_WORD = '/(?:^|[ \x{A0}\x{202F}])[-\x{2010}\x{2011}\x{2013}]+\K(?=[\p{Latin}½¼¾·×])/u';
@@ -39,8 +43,10 @@ final class LineBreaker
     /** @return list<string> the pieces of a paragraph between break opportunities; together they are the paragraph */
     public static function pieces(string $paragraph): array
     {
-        $iterator =
-            \IntlBreakIterator::createLineInstance('en') ?? throw new \LogicException('ICU has no line breaks.');
+        $iterator = \IntlBreakIterator::createLineInstance(self::AS_BROWSERS_DO);
+        if ($iterator === null) {
+            throw new \LogicException('ICU has no line breaks.');
+        }
         $iterator->setText($paragraph);
         preg_match_all(self::BREAK, $paragraph, $breaks, \PREG_OFFSET_CAPTURE);
         $ends = array_column($breaks[0], 1);
@@ -75,8 +81,10 @@ final class LineBreaker
     }
 
     /**
-     * @param list<string>                    $pieces
-     * @param list<array{from: int, to: int}> $run    from {@see Measure::run()}
+     * The most pieces that fit on each line. A soft hyphen is drawn, and counted, only where a line breaks at it.
+     *
+     * @param list<string> $pieces
+     * @param Run          $run    from {@see Measure::run()}
      *
      * @return list<array{text: string, at: int}> with their byte offsets
      */
@@ -85,17 +93,38 @@ final class LineBreaker
         // Widths are whole units: more than the box is more than its floor.
         $most = $boxUnits->floor();
         $lines = [];
-        $line = '';
-        $first = $at = 0;
-        foreach ($pieces as $index => $piece) {
-            if ($line !== '' && $run[$index]['to'] - $run[$first]['from'] > $most) {
-                $lines[] = ['text' => self::asLineEnd($line), 'at' => $at];
-                [$at, $line, $first] = [$at + strlen($line), '', $index];
-            }
-            $line .= $piece;
+        $at = 0;
+        for ($first = 0, $count = count($pieces); $first < $count; $first = $next) {
+            $next = self::end($run, $first, $most);
+            $line = implode('', array_slice($pieces, $first, $next - $first));
+            $lines[] = ['text' => $next < $count ? self::asLineEnd($line) : rtrim($line, ' '), 'at' => $at];
+            $at += strlen($line);
         }
-        $lines[] = ['text' => rtrim($line, ' '), 'at' => $at];
 
-        return $lines;
+        return $lines === [] ? [['text' => '', 'at' => 0]] : $lines;
+    }
+
+    /**
+     * Behind the last piece of a line that begins with one.
+     *
+     * @param Run $run
+     */
+    private static function end(array $run, int $first, int $most): int
+    {
+        $begin = $run[$first]['from'];
+        $next = $first + 1;
+        for ($index = $first, $count = count($run); $index < $count; ++$index) {
+            if ($index > $first && $run[$index]['to'] - $begin > $most) {
+                return $next;
+            }
+            if ($index === $count - 1) {
+                return $count;
+            }
+            if ($run[$index]['end'] - $begin <= $most) {
+                $next = $index + 1;
+            }
+        }
+
+        return $next;
     }
 }

@@ -58,12 +58,10 @@ final readonly class MixedFaces implements Measure
         $run = [];
         $begins = 0;
         foreach ($this->stretches($pieces, $at) as ['face' => $face, 'cuts' => $cuts]) {
-            foreach ($face->run(array_column($cuts, 'text')) as $index => ['from' => $from, 'to' => $to]) {
+            foreach ($face->run(array_column($cuts, 'text')) as $index => $units) {
                 $piece = $cuts[$index]['piece'];
-                $run[$piece] = [
-                    'from' => $run[$piece]['from'] ?? $begins + $this->scaled($from, $face),
-                    'to' => $begins + $this->scaled($to, $face),
-                ];
+                $here = array_map(fn (int $of) => $begins + $this->scaled($of, $face), $units);
+                $run[$piece] = ['from' => $run[$piece]['from'] ?? $here['from']] + $here;
             }
             $begins += $this->scaled($face->advanceUnits(implode('', array_column($cuts, 'text'))), $face);
         }
@@ -83,7 +81,11 @@ final readonly class MixedFaces implements Measure
 
     public function measures(string $text): bool
     {
+        $faces = [];
         foreach ($this->spans as ['face' => $face]) {
+            $faces[$face->file] = $face;
+        }
+        foreach ($faces as $face) {
             if (!$face->measures($text)) {
                 return false;
             }
@@ -104,16 +106,33 @@ final readonly class MixedFaces implements Measure
     {
         $parts = [];
         $end = $at + strlen($text);
-        foreach ($this->spans as ['to' => $to, 'face' => $face]) {
-            $part = $to > $at ? substr($text, 0, min($to, $end) - $at) : '';
-            if ($part !== '') {
-                $parts[] = [$part, $face];
-                $text = substr($text, strlen($part));
-                $at += strlen($part);
+        $next = $at;
+        for ($index = $this->spanAt($at); $next < $end; ++$index) {
+            ['to' => $to, 'face' => $face] = $this->spans[$index];
+            $length = min($to, $end) - $next;
+            if ($length > 0) {
+                $parts[] = [substr($text, $next - $at, $length), $face];
+                $next += $length;
             }
         }
 
         return $parts;
+    }
+
+    /** Found by halving: texts are asked for piece by piece. */
+    private function spanAt(int $at): int
+    {
+        [$low, $high] = [0, count($this->spans) - 1];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->spans[$middle]['to'] > $at) {
+                $high = $middle;
+            } else {
+                $low = $middle + 1;
+            }
+        }
+
+        return $low;
     }
 
     /**
@@ -125,18 +144,20 @@ final readonly class MixedFaces implements Measure
      */
     private function stretches(array $pieces, int $at): array
     {
-        $stretches = [];
+        $stretches = $cuts = [];
+        $of = null;
         foreach ($pieces as $index => $piece) {
             foreach ($this->parts($piece, $at) as [$text, $face]) {
                 $cut = ['text' => $text, 'piece' => $index];
-                $last = array_pop($stretches);
-                $goesOn = $last !== null && $last['face']->file === $face->file;
-                $stretches = [...$stretches, ...$last === null || $goesOn ? [] : [$last]];
-                $stretches[] = ['face' => $face, 'cuts' => [...$goesOn ? $last['cuts'] : [], $cut]];
+                if ($of !== null && $of->file !== $face->file) {
+                    $stretches[] = ['face' => $of, 'cuts' => $cuts];
+                    $cuts = [];
+                }
+                [$of, $cuts[]] = [$face, $cut];
             }
             $at += strlen($piece);
         }
 
-        return $stretches;
+        return $of === null ? [] : [...$stretches, ['face' => $of, 'cuts' => $cuts]];
     }
 }

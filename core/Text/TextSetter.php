@@ -11,7 +11,9 @@ use UpperPane\Core\Geometry\Size;
  * Lays a text into a box (model §5). Shrink takes the largest whole px from the size down to the least that fits, found
  * by scanning: wrapping is not monotonic. Line height is a factor of the size in thousandths, or 0 for the font's own.
  *
- * @phpstan-type Pieces array{pieces: list<string>, run: list<array{from: int, to: int}>, at: int}
+ * @phpstan-import-type Run from Measure
+ *
+ * @phpstan-type Pieces array{pieces: list<string>, run: Run, at: int, widest: int, all: int}
  */
 final class TextSetter
 {
@@ -43,7 +45,12 @@ final class TextSetter
         foreach ($mode->wraps() ? $paragraphs : [] as $paragraph) {
             $pieces = LineBreaker::pieces($paragraph['text']);
             $at = $paragraph['at'];
-            $runs[] = ['pieces' => $pieces, 'run' => $face->run($pieces, $at), 'at' => $at];
+            $run = $face->run($pieces, $at);
+            $widths = array_map(static fn (array $piece) => $piece['to'] - $piece['from'], $run);
+            $runs[] = [
+                ...['pieces' => $pieces, 'run' => $run, 'at' => $at],
+                ...['widest' => max([0, ...$widths]), 'all' => array_sum($widths)],
+            ];
         }
         $least = $mode->shrinks() ? min($minSizePx, $sizePx) : $sizePx;
         for ($size = $sizePx;; --$size) {
@@ -73,11 +80,10 @@ final class TextSetter
         $boxUnits = intdiv($this->box->width * $this->face->unitsPerEm(), $sizePx);
         $lines = 0;
         foreach ($runs as $run) {
-            $widths = array_map(static fn (array $piece) => $piece['to'] - $piece['from'], $run['run']);
-            if ($widths !== [] && max($widths) > $boxUnits) {
+            if ($run['widest'] > $boxUnits) {
                 return false;
             }
-            $lines += max(1, (int) ceil(array_sum($widths) / max(1, $boxUnits)));
+            $lines += max(1, (int) ceil($run['all'] / max(1, $boxUnits)));
         }
 
         return !$this->isTooHigh($lines, $sizePx);

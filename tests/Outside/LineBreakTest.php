@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Outside;
 
 use PHPUnit\Framework\TestCase;
+use Random\Engine\Mt19937;
+use Random\Randomizer;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Text\LineBreaker;
 use UpperPane\Core\Text\MixedFaces;
@@ -32,11 +34,81 @@ final class LineBreakTest extends TestCase
             'Überfahrten nach Århus, Kraków und Île-de-Bréhat täglich außer sonntags. Öffnungszeiten!',
         ];
         $face = (new TestFonts())->face('Roboto', 400);
+        $seen = self::seen($texts, self::WIDTHS);
+        foreach ($texts as $index => $text) {
+            foreach (self::WIDTHS as $at => $width) {
+                $set = TextSetter::set($text, $face, TextMode::Wrap, 40, 40, Size::of($width, 4000));
+                self::assertSame($seen[$index][$at], array_column($set->lines, 'text'), "$width px: $text");
+            }
+        }
+    }
+
+    /**
+     * A soft hyphen counts only where a line breaks at it: random words whose last syllables are narrower than a
+     * hyphen, or wider.
+     */
+    public function testSoftHyphensBreakWhereChromiumBreaksThem(): void
+    {
+        $random = new Randomizer(new Mt19937(11));
+        $syllables = ['A', 'li', 'bi', 'l', 'un', 'be', 'liev', 'able', 'i', 'Wamm', 'st', 'j', 'fi', 'Mo'];
+        $texts = [];
+        for ($number = 0; $number < 120; ++$number) {
+            $words = [];
+            for ($word = $random->getInt(1, 4); $word > 0; --$word) {
+                $parts = array_map(static fn () => $syllables[$random->getInt(0, 13)], range(0, $random->getInt(0, 5)));
+                $words[] = implode("\u{AD}", $parts);
+            }
+            $texts[] = implode(' ', $words);
+        }
+        // Where a browser's own hyphen (U+2010) and the one that is drawn here, a little wider, make no difference.
+        $widths = [60, 95, 130, 150, 172, 220];
+        $seen = self::seen($texts, $widths);
+        $face = (new TestFonts())->face('Roboto', 400);
+        foreach ($texts as $index => $text) {
+            foreach ($widths as $at => $width) {
+                $set = TextSetter::set($text, $face, TextMode::Wrap, 40, 40, Size::of($width, 4000));
+                self::assertSame(
+                    str_replace("\u{AD}", '', $seen[$index][$at]),
+                    str_replace(["\u{AD}", '-'], '', array_column($set->lines, 'text')),
+                    "$width px: ".str_replace("\u{AD}", '·', $text),
+                );
+            }
+        }
+    }
+
+    /** Kana, their small ones and the sign that lengthens them, by threes: Chromium breaks in no width where we do. */
+    public function testKanaBreakWhereChromiumBreaksThem(): void
+    {
+        $signs = ['あ', 'ァ', 'ー', 'ッ', 'ょ', '日', '。', '「', '々', 'ア'];
+        $texts = [];
+        foreach ($signs as $one) {
+            foreach ($signs as $two) {
+                foreach ($signs as $three) {
+                    $texts[] = "$one$two$three";
+                }
+            }
+        }
+        $seen = self::seen($texts, [1]);
+        foreach ($texts as $index => $text) {
+            self::assertSame($seen[$index][0], LineBreaker::pieces($text), $text);
+        }
+    }
+
+    /**
+     * Lines of 40 px Roboto, read from Chromium's DOM.
+     *
+     * @param list<string> $texts
+     * @param list<int>    $widths
+     *
+     * @return list<list<list<string>>> by text and width
+     */
+    private static function seen(array $texts, array $widths): array
+    {
         $font = base64_encode((string) file_get_contents(TestFonts::path('Roboto', 400)));
         $browser = Chromium::open();
         $browser->get('data:text/html,<body></body>');
         try {
-            $seen = $browser->executeAsyncScript(
+            return $browser->executeAsyncScript(
                 <<<'JS'
                 const [data, texts, widths, done] = arguments
                 const bytes = Uint8Array.from(atob(data), (c) => c.charCodeAt(0))
@@ -63,16 +135,10 @@ final class LineBreakTest extends TestCase
                 })
                 JS
                 ,
-                [$font, $texts, self::WIDTHS],
+                [$font, $texts, $widths],
             );
         } finally {
             $browser->quit();
-        }
-        foreach ($texts as $index => $text) {
-            foreach (self::WIDTHS as $at => $width) {
-                $set = TextSetter::set($text, $face, TextMode::Wrap, 40, 40, Size::of($width, 4000));
-                self::assertSame($seen[$index][$at], array_column($set->lines, 'text'), "$width px: $text");
-            }
         }
     }
 

@@ -48,7 +48,10 @@ final class TextTest extends TestCase
     public function testALineMayBeAsWideAsItsBox(): void
     {
         $pieces = ['one ', 'two ', 'three'];
-        $run = [['from' => 0, 'to' => 400], ['from' => 450, 'to' => 900], ['from' => 950, 'to' => 1700]];
+        $run = array_map(
+            static fn (array $at) => ['from' => $at[0], 'to' => $at[1], 'end' => $at[1]],
+            [[0, 400], [450, 900], [950, 1700]],
+        );
         $lines = static fn (int $units) => array_column(
             LineBreaker::lines($pieces, $run, Rational::of($units)),
             'text',
