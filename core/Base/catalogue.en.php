@@ -375,12 +375,22 @@ return [
         'Use text/smil-basic-layout, or leave type out.',
     ],
     'smil.too_many' => ['The document has more than {most} regions, or they are nested too deep.', 'Use fewer regions.'],
+    'smil.too_much' => [
+        'The document has more than {elements} elements, or one of more than {attributes} attributes.',
+        'Export the layout alone.',
+    ],
     'smil.second_window' => ['A second window is left out.', 'Import it from a document of its own.'],
     'smil.body' => ['What is played when is left out: only the layout is read.', 'Fill the zones here.'],
     'smil.element' => ['“{name}” is left out.', 'Nothing is placed by it here.'],
     'smil.attribute' => ['“{name}” is left out.', 'Set it here if it matters.'],
     'smil.nested_z' => ['The layer of a region inside another is left out.', 'Order it in the list of layers.'],
     'smil.no_place' => ['The region has no place that can be seen, and is left out.', 'Give it a width and a height.'],
+    'smil.align' => ['“{align}” is no place in a region; the top left one is taken.', 'Set the focal point of the fill.'],
+    'smil.layer' => ['“{layer}” is no layer; 0 is taken.', 'Put the zone before or behind the others.'],
+    'smil.more' => [
+        '{count, plural, one {One more thing was} other {# more things were}} not taken over.',
+        'Compare with the original.',
+    ],
     'smil.fit' => ['The fit “{fit}” is not known here; the nearest is taken.', 'Look at it, and choose another fit.'],
     'smil.colour' => ['The colour “{colour}” is not known here.', 'Choose a ground for the zone.'],
     'smil.fit_later' => [
@@ -419,7 +429,7 @@ return [
     'playlist.full' => ['A playlist holds at most {most} entries.', 'Remove an entry first.'],
     'qr.empty' => ['There is nothing to encode.', 'Write the text that is to be scanned.'],
     'qr.too_long' => [
-        'The text takes {bytes} bytes; a QR code of level {level} holds {most} at most.',
+        'The text takes the room of {bytes} signs of its kind; a QR code of level {level} holds {most} at most.',
         'Shorten it, or choose a level that corrects less.',
     ],
     'qr.address' => ['“{value}” is no address that a telephone opens.', 'Begin it with https:// or http://.'],

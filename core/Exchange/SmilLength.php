@@ -49,7 +49,7 @@ final readonly class SmilLength
         if ($text === '' || $text === 'auto') {
             return null;
         }
-        if (preg_match('/^([+-]?)(\d{1,7})(?:\.(\d{1,6}))?\s*(px|%)?$/D', $text, $found) !== 1) {
+        if (preg_match('/^([+-]?)(?=\.?\d)(\d{0,7})(?:\.(\d{1,6}))?\s*(px|%)?$/D', $text, $found) !== 1) {
             return false;
         }
         $value = Rational::of((int) ($found[2].($found[3] ?? '')), 10 ** strlen($found[3] ?? ''));

@@ -19,6 +19,10 @@ use UpperPane\Core\Picture\FitMode;
 final class SmilReader
 {
     private const MOST_REGIONS = 1000;
+    private const MOST_REPORTED = 1000;
+    /** Asked before the text is parsed: parsers take long for what nobody writes. */
+    private const MOST_ELEMENTS = 50_000;
+    private const MOST_ATTRIBUTES = 200;
     private const DEEPEST = 20;
     private const FITS = [
         'fill' => FitMode::Stretch,
@@ -40,6 +44,7 @@ final class SmilReader
         'bottomRight' => [100, 100],
     ];
 
+    private const PERCENTS = '/^rgb\(\s*([\d.]{1,6})%\s*,\s*([\d.]{1,6})%\s*,\s*([\d.]{1,6})%\s*\)$/D';
     /** CSS 2.1 §4.3.6, the colours that SMIL's backgroundColor may name. */
     private const COLOURS = [
         'aqua' => '00ffff', 'black' => '000000', 'blue' => '0000ff', 'fuchsia' => 'ff00ff', 'gray' => '808080',
@@ -55,8 +60,16 @@ final class SmilReader
     /** @var list<SmilRegion> */
     private array $regions = [];
 
+    /** @var array<string, true> ids of the regions */
+    private array $taken = [];
+
     /** @var list<array{code: string, path: string, message: string}> */
     private array $report = [];
+
+    private int $unreported = 0;
+
+    /** @var array<string, int> the next number by id */
+    private array $next = [];
 
     private function __construct(private readonly Size $size)
     {
@@ -65,15 +78,24 @@ final class SmilReader
     /**
      * @return array{size: Size, regions: list<SmilRegion>, tree: ?Part, report: list<array<string, string>>}
      *
-     * @throws Refusal `smil.xml`, `smil.entities`, `smil.none`, `smil.layout_type`, `smil.no_size`, `smil.too_many`
+     * @throws Refusal `smil.xml`, `smil.entities`, `smil.none`, `smil.layout_type`, `smil.no_size`, `smil.too_many`,
+     *     `smil.too_much`
      */
     public static function read(string $xml): array
     {
-        $layout = self::layout(self::document($xml));
+        [$layout, $path] = self::layout(self::document($xml));
         $root = self::child($layout, ['root-layout', 'topLayout']) ?? throw Refusal::because('smil.no_size');
         $self = new self(self::size($root));
-        $self->others($layout, $root);
-        $self->within($root->localName === 'topLayout' ? $root : $layout, $self->size->rect(), 0, 1);
+        $self->others($layout, $root, $path);
+        $isTop = $root->localName === 'topLayout';
+        $self->within($isTop ? $root : $layout, $isTop ? "$path/topLayout" : $path, $self->size->rect(), 0, 1);
+        if ($self->unreported > 0) {
+            $self->report[] = [
+                'code' => 'smil.more',
+                'path' => $path,
+                'message' => Catalogue::message('smil.more', ['count' => $self->unreported]),
+            ];
+        }
         usort($self->regions, static fn (SmilRegion $a, SmilRegion $b) => $a->z <=> $b->z);
 
         return [
@@ -90,6 +112,7 @@ final class SmilReader
         if (preg_match('/<!ENTITY/i', $xml) === 1) {
             throw Refusal::because('smil.entities');
         }
+        self::bound($xml);
         $before = libxml_use_internal_errors(true);
         $document = new \DOMDocument();
         $read = $xml !== '' && $document->loadXML($xml, \LIBXML_NONET | \LIBXML_COMPACT);
@@ -109,20 +132,50 @@ final class SmilReader
             : throw Refusal::because('smil.none', '', ['root' => $root->nodeName]);
     }
 
-    private static function layout(\DOMElement $smil): \DOMElement
+    /** @throws Refusal `smil.too_much` */
+    private static function bound(string $xml): void
+    {
+        $elements = 0;
+        for ($at = strpos($xml, '<'); $at !== false; $at = $next) {
+            $next = strpos($xml, '<', $at + 1);
+            $tag = substr($xml, $at, ($next === false ? strlen($xml) : $next) - $at);
+            $many = substr_count($tag, '=') > self::MOST_ATTRIBUTES
+                && preg_match_all('/\s[^\s=<>"\']+\s*=\s*["\']/', $tag) > self::MOST_ATTRIBUTES;
+            if (++$elements > 2 * self::MOST_ELEMENTS || $many) {
+                throw Refusal::because('smil.too_much', '', [
+                    'elements' => self::MOST_ELEMENTS,
+                    'attributes' => self::MOST_ATTRIBUTES,
+                ]);
+            }
+        }
+    }
+
+    /**
+     * The first layout that is SMIL's own: of a switch, the first that can be read (§4.4).
+     *
+     * @return array{\DOMElement, string} with its path
+     */
+    private static function layout(\DOMElement $smil): array
     {
         $head = self::child($smil, ['head']);
-        $switch = $head === null ? null : self::child($head, ['switch']);
-        $layout =
-            ($head === null ? null : self::child($head, ['layout'])) ??
-            ($switch === null ? null : self::child($switch, ['layout'])) ??
-            throw Refusal::because('smil.no_size');
-        $type = $layout->getAttribute('type');
-        if ($type !== '' && $type !== 'text/smil-basic-layout') {
-            throw Refusal::because('smil.layout_type', '/smil/head/layout/@type', ['type' => $type]);
+        $type = null;
+        foreach ($head === null ? [] : self::children($head) as $element) {
+            $isSwitch = $element->localName === 'switch';
+            foreach ($isSwitch ? self::children($element) : [$element] as $layout) {
+                if ($layout->localName !== 'layout') {
+                    continue;
+                }
+                $said = $layout->getAttribute('type');
+                if ($said === '' || $said === 'text/smil-basic-layout') {
+                    return [$layout, '/smil/head'.($isSwitch ? '/switch' : '').'/layout'];
+                }
+                $type ??= $said;
+            }
         }
 
-        return $layout;
+        throw $type === null
+            ? Refusal::because('smil.no_size')
+            : Refusal::because('smil.layout_type', '/smil/head/layout/@type', ['type' => $type]);
     }
 
     private static function size(\DOMElement $root): Size
@@ -141,63 +194,66 @@ final class SmilReader
     }
 
     /** What stands beside the layout that is read. */
-    private function others(\DOMElement $layout, \DOMElement $root): void
+    private function others(\DOMElement $layout, \DOMElement $root, string $path): void
     {
         foreach (self::children($layout) as $element) {
             if ($element !== $root && in_array($element->localName, ['root-layout', 'topLayout'], true)) {
-                $this->finding('smil.second_window', $element);
+                $this->finding('smil.second_window', "$path/$element->localName");
             }
         }
         $body = self::child($layout->ownerDocument?->documentElement, ['body']);
         if ($body !== null && self::children($body) !== []) {
-            $this->finding('smil.body', $body);
+            $this->finding('smil.body', '/smil/body');
         }
     }
 
-    private function within(\DOMElement $parent, Rect $room, int $z, int $depth): void
+    /** @param string $path of the parent, in the words of XPath */
+    private function within(\DOMElement $parent, string $path, Rect $room, int $z, int $depth): void
     {
+        $number = 0;
         foreach (self::children($parent) as $element) {
             if ($element->localName === 'region') {
-                $this->region($element, $room, $z, $depth);
+                $this->region($element, "$path/region[".++$number.']', $room, $z, $depth);
             } elseif (!in_array($element->localName, ['root-layout', 'topLayout', 'metadata'], true)) {
-                $this->finding('smil.element', $element, ['name' => (string) $element->localName]);
+                $name = (string) $element->localName;
+                $this->finding('smil.element', "$path/$name", ['name' => $name]);
             }
         }
     }
 
-    private function region(\DOMElement $element, Rect $room, int $above, int $depth): void
+    private function region(\DOMElement $element, string $path, Rect $room, int $above, int $depth): void
     {
         if (count($this->regions) >= self::MOST_REGIONS || $depth > self::DEEPEST) {
-            throw Refusal::because('smil.too_many', self::path($element), ['most' => self::MOST_REGIONS]);
+            throw Refusal::because('smil.too_many', $path, ['most' => self::MOST_REGIONS]);
         }
-        $rect = $this->rect($element, $room);
+        $rect = $this->rect($element, $path, $room);
         if ($rect === null) {
             return;
         }
-        $own = self::whole($element->getAttribute('z-index'));
+        $own = $this->layer($element, $path);
         if ($depth > 1 && $own !== 0) {
-            $this->finding('smil.nested_z', $element);
+            $this->finding('smil.nested_z', $path);
         }
         $z = $depth > 1 ? $above : $own;
         foreach ($element->attributes as $attribute) {
             $name = $attribute->nodeName;
             if (!in_array($attribute->localName, self::KNOWN, true)) {
-                $this->finding('smil.attribute', $element, ['name' => $name], "/@$name");
+                $this->finding('smil.attribute', "$path/@$name", ['name' => $name]);
             }
         }
         $this->regions[] = new SmilRegion(
-            $this->id($element),
+            $this->id($element, $path),
             $rect,
             $z,
-            $this->fit($element),
-            self::ALIGNS[$element->getAttribute('mediaAlign')] ?? [0, 0],
-            $this->ground($element),
+            $this->fit($element, $path),
+            $this->focus($element, $path),
+            $this->ground($element, $path),
         );
-        $this->within($element, $rect, $z, $depth + 1);
+        $this->within($element, $path, $rect, $z, $depth + 1);
     }
 
     /** Edges are rounded separately, as those of floats are. */
-    private function rect(\DOMElement $element, Rect $room): ?Rect
+    private function rect(\DOMElement $element, string $path, Rect $room): ?Rect
     {
         $get = $element->getAttribute(...);
         $across = SmilLength::of($get('left'), $get('width'), $get('right'))->within(Rational::of($room->width));
@@ -207,7 +263,7 @@ final class SmilReader
             $start = $span === null ? 0 : $span[0]->round();
             $end = $span === null ? 0 : $span[0]->plus($span[1])->round();
             if ($end - $start < 1 || abs($start) > Size::LARGEST_PX || $end - $start > Size::LARGEST_PX) {
-                $this->finding('smil.no_place', $element);
+                $this->finding('smil.no_place', $path);
 
                 return null;
             }
@@ -217,17 +273,41 @@ final class SmilReader
         return Rect::of($edges[0][0], $edges[1][0], $edges[0][1], $edges[1][1]);
     }
 
-    private function fit(\DOMElement $element): FitMode
+    private function fit(\DOMElement $element, string $path): FitMode
     {
         $fit = $element->getAttribute('fit');
         if ($fit !== '' && (!isset(self::FITS[$fit]) || $fit === 'scroll' || $fit === 'meetBest')) {
-            $this->finding('smil.fit', $element, ['fit' => $fit], '/@fit');
+            $this->finding('smil.fit', "$path/@fit", ['fit' => $fit]);
         }
 
         return self::FITS[$fit] ?? FitMode::None;
     }
 
-    private function ground(\DOMElement $element): ?string
+    /** @return array{int, int} where in its region a medium stands, in % */
+    private function focus(\DOMElement $element, string $path): array
+    {
+        $align = $element->getAttribute('mediaAlign');
+        if ($align !== '' && !isset(self::ALIGNS[$align])) {
+            $this->finding('smil.align', "$path/@mediaAlign", ['align' => $align]);
+        }
+
+        return self::ALIGNS[$align] ?? [0, 0];
+    }
+
+    private function layer(\DOMElement $element, string $path): int
+    {
+        $text = trim($element->getAttribute('z-index'));
+        if (preg_match('/^[+-]?\d{1,6}$/D', $text) === 1) {
+            return (int) $text;
+        }
+        if ($text !== '' && $text !== 'auto') {
+            $this->finding('smil.layer', "$path/@z-index", ['layer' => $text]);
+        }
+
+        return 0;
+    }
+
+    private function ground(\DOMElement $element, string $path): ?string
     {
         $name = $element->hasAttribute('backgroundColor') ? 'backgroundColor' : 'background-color';
         $text = strtolower(trim($element->getAttribute($name)));
@@ -246,28 +326,33 @@ final class SmilReader
                 min(255, (int) $found[2]),
                 min(255, (int) $found[3]),
             ),
+            preg_match(self::PERCENTS, $text, $found) === 1 => sprintf(
+                '%02x%02x%02x',
+                ...array_map(self::percent(...), array_slice($found, 1)),
+            ),
             default => null,
         };
         if ($hex === null) {
-            $this->finding('smil.colour', $element, ['colour' => $text], "/@$name");
+            $this->finding('smil.colour', "$path/@$name", ['colour' => $text]);
         }
 
         return $hex === null ? null : "#$hex";
     }
 
     /** As other things are named here: letters, digits, `_`, `.` and `-`, each once. */
-    private function id(\DOMElement $element): string
+    private function id(\DOMElement $element, string $path): string
     {
         $said = $element->getAttribute('regionName') ?: self::xmlId($element);
         $clean = substr((string) preg_replace('/[^A-Za-z0-9_.-]/', '-', $said), 0, 60);
-        $taken = array_map(static fn (SmilRegion $region) => $region->id, $this->regions);
         $base = $clean === '' ? 'region' : $clean;
         $id = $base;
-        for ($number = 2; in_array($id, $taken, true); ++$number) {
+        for ($number = $this->next[$base] ?? 2; isset($this->taken[$id]); ++$number) {
             $id = "$base-$number";
+            $this->next[$base] = $number + 1;
         }
+        $this->taken[$id] = true;
         if ($id !== $said) {
-            $this->finding('smil.id', $element, ['id' => $id]);
+            $this->finding('smil.id', $path, ['id' => $id]);
         }
 
         return $id;
@@ -291,11 +376,16 @@ final class SmilReader
     }
 
     /** @param array<string, string|int> $params */
-    private function finding(string $code, \DOMElement $element, array $params = [], string $below = ''): void
+    private function finding(string $code, string $path, array $params = []): void
     {
+        if (count($this->report) >= self::MOST_REPORTED) {
+            ++$this->unreported;
+
+            return;
+        }
         $this->report[] = [
             'code' => $code,
-            'path' => self::path($element).$below,
+            'path' => $path,
             'message' => Catalogue::message($code, $params),
         ];
     }
@@ -305,24 +395,10 @@ final class SmilReader
         return $element->getAttributeNS('http://www.w3.org/XML/1998/namespace', 'id') ?: $element->getAttribute('id');
     }
 
-    private static function whole(string $text): int
+    /** Of 255 (CSS 2.1 §4.3.6). */
+    private static function percent(string $percent): int
     {
-        return preg_match('/^\s*([+-]?\d{1,6})\s*$/D', $text, $found) === 1 ? (int) $found[1] : 0;
-    }
-
-    /** Where an element stands, in the words of XPath. */
-    private static function path(\DOMElement $element): string
-    {
-        $path = '';
-        for ($node = $element; $node instanceof \DOMElement; $node = $node->parentNode) {
-            $number = 1;
-            for ($other = $node->previousSibling; $other !== null; $other = $other->previousSibling) {
-                $number += $other->nodeName === $node->nodeName ? 1 : 0;
-            }
-            $path = "/{$node->localName}".($node->localName === 'region' ? "[$number]" : '').$path;
-        }
-
-        return $path;
+        return (int) round(255 * min(100.0, (float) $percent) / 100);
     }
 
     /** @param list<string> $names */

@@ -45,7 +45,13 @@ final readonly class Loosening
             foreach ([[$loose, false], [$loose, true], [$loose->withGutter(0), true]] as [$tried, $bare]) {
                 $px = self::attempt($tried, $lengthPx, $pitches, $bare);
                 if ($px !== null) {
-                    return new self(self::settled($tried, $px), $px, self::findings($split, $tried, $px, $path));
+                    $findings = self::findings($split, $tried, $px, $path);
+
+                    return new self(
+                        self::settled($tried, $px),
+                        $px,
+                        $findings === [] ? self::ofShares($split, $path) : $findings,
+                    );
                 }
             }
         }
@@ -161,6 +167,27 @@ final readonly class Loosening
                 array_keys($split->parts),
             ),
         );
+    }
+
+    /**
+     * Of a split of shares alone: parts so small that they would be no px take one from their neighbours.
+     *
+     * @return list<Finding>
+     */
+    private static function ofShares(Split $split, string $path): array
+    {
+        $findings = [];
+        foreach ($split->parts as $index => $part) {
+            if (!$part->size()->isShare()) {
+                return [];
+            }
+            $findings[] = Finding::of('reflow.loosened', Severity::Caution, "$path/parts/$index", [
+                'size' => $part->size()->toText(),
+                'panes' => $part->paneIds(),
+            ]);
+        }
+
+        return $findings;
     }
 
     /**

@@ -12,6 +12,9 @@ use UpperPane\Core\Design\Fill\FillReader;
 /** What a house style makes of fills that use its names. */
 final readonly class Palette
 {
+    /** Under which keys fills have colours: what people write may look like one. */
+    private const COLOURS = ['colour', 'ground', 'ink', 'accent', 'track', 'hands', 'face', 'to'];
+
     private function __construct(private ?HouseStyle $style)
     {
     }
@@ -53,7 +56,7 @@ final readonly class Palette
         foreach ($value as $key => $part) {
             $value[$key] = match (true) {
                 is_array($part) => $this->walked($part),
-                is_string($part) && $key !== 'text' => $this->coloured($part),
+                is_string($part) && in_array($key, self::COLOURS, true) => $this->coloured($part),
                 default => $part,
             };
         }

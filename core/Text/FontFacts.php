@@ -31,7 +31,8 @@ final readonly class FontFacts
         try {
             $tables = FontReader::tables($bytes);
             $file = FontFile::ofBytes($bytes);
-            $os2 = $file->tables['OS/2'];
+            FontCheck::of($file);
+            $os2 = $file->need('OS/2', 78);
             [$weight, $type, $selection] = [$file->u16($os2 + 4), $file->u16($os2 + 8), $file->u16($os2 + 62)];
             $family = self::name($file, $bytes);
         } catch (\Throwable) {
@@ -52,7 +53,7 @@ final readonly class FontFacts
     /** The typographic family, else the family, in English where there is one (§5.2.6). */
     private static function name(FontFile $file, string $bytes): string
     {
-        $table = $file->tables['name'];
+        $table = $file->need('name', 6);
         $texts = $table + $file->u16($table + 4);
         $names = [];
         for ($index = 0, $count = $file->u16($table + 2); $index < $count; ++$index) {

@@ -32,8 +32,8 @@ final readonly class QrCode
         $size =
             $data->size($level) ??
             throw Refusal::because('qr.too_long', $path, [
-                'bytes' => strlen($text),
-                'most' => QrData::mostBytes($level),
+                'bytes' => $data->count(),
+                'most' => $data->most($level),
                 'level' => $level->value,
             ]);
         $modules = QrMatrix::of($size)->filled(self::interleaved($data->codewords($size), $size))->masked();

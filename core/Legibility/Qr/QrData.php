@@ -13,6 +13,8 @@ use UpperPane\Core\Base\Refusal;
 final readonly class QrData
 {
     private const SIGNS = '0123456789ABCDEFGHIJKLMNOPQRSTUVWXYZ $%*+-./:';
+    private const DIGITS = '0001';
+    private const FEW_SIGNS = '0010';
     private const UTF_8 = '011100011010';
 
     /** @param list<int> $countBits how long the count is in versions 1–9, 10–26, 27–40 */
@@ -30,7 +32,7 @@ final readonly class QrData
         return match (true) {
             preg_match('/^[0-9]+$/D', $text) === 1 => new self(
                 '',
-                '0001',
+                self::DIGITS,
                 [10, 12, 14],
                 strlen($text),
                 implode('', array_map(
@@ -40,7 +42,7 @@ final readonly class QrData
             ),
             preg_match('#^[0-9A-Z $%*+./:-]+$#D', $text) === 1 => new self(
                 '',
-                '0010',
+                self::FEW_SIGNS,
                 [9, 11, 13],
                 strlen($text),
                 implode('', array_map(self::pair(...), str_split($text, 2))),
@@ -68,10 +70,22 @@ final readonly class QrData
         return null;
     }
 
-    /** How many bytes of text a level can hold at most. */
-    public static function mostBytes(QrLevel $level): int
+    /** How much a level can hold at most of what this is: digits, signs or bytes. */
+    public function most(QrLevel $level): int
     {
-        return QrSize::of(QrSize::LARGEST, $level)->capacity() - 3;
+        $size = QrSize::of(QrSize::LARGEST, $level);
+        $bits = 8 * $size->capacity() - strlen($this->head($size));
+
+        return match ($this->mode) {
+            self::DIGITS => 3 * intdiv($bits, 10) + ($bits % 10 >= 7 ? 2 : ($bits % 10 >= 4 ? 1 : 0)),
+            self::FEW_SIGNS => 2 * intdiv($bits, 11) + ($bits % 11 >= 6 ? 1 : 0),
+            default => intdiv($bits, 8),
+        };
+    }
+
+    public function count(): int
+    {
+        return $this->count;
     }
 
     /**

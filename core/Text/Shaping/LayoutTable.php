@@ -77,7 +77,7 @@ final readonly class LayoutTable
             $lookups[$index] = $this->lookup($index, $extension, $read);
             foreach ($lookups[$index]['subtables'] as $subtable) {
                 foreach (array_merge([], ...($subtable['rules'] ?? [])) as $rule) {
-                    $named = [...$named, ...array_column($rule['then'], 1)];
+                    array_push($named, ...array_column($rule['then'], 1));
                 }
             }
         }
@@ -106,13 +106,9 @@ final readonly class LayoutTable
         $covered = [];
         for ($i = 0, $count = $file->u16($at + 2); $i < $count; ++$i) {
             $range = $at + 4 + 6 * $i;
-            for (
-                $glyph = $file->u16($range),
-                $last = $file->u16($range + 2),
-                $index = $file->u16($range + 4);
-                $glyph <= $last;
-                ++$glyph, ++$index
-            ) {
+            [$first, $last] = [$file->u16($range), $file->u16($range + 2)];
+            $file->spend(max(0, $last - $first));
+            for ($glyph = $first, $index = $file->u16($range + 4); $glyph <= $last; ++$glyph, ++$index) {
                 $covered[$glyph] = $index;
             }
         }
@@ -132,12 +128,10 @@ final readonly class LayoutTable
         } else {
             for ($i = 0, $count = $file->u16($at + 2); $i < $count; ++$i) {
                 $range = $at + 4 + 6 * $i;
-                for (
-                    $glyph = $file->u16($range), $last = $file->u16($range + 2);
-                    $glyph <= $last;
-                    ++$glyph
-                ) {
-                    $classes[$glyph] = $file->u16($range + 4);
+                [$first, $last, $class] = [$file->u16($range), $file->u16($range + 2), $file->u16($range + 4)];
+                $file->spend(max(0, $last - $first));
+                for ($glyph = $first; $glyph <= $last; ++$glyph) {
+                    $classes[$glyph] = $class;
                 }
             }
         }
@@ -190,6 +184,7 @@ final readonly class LayoutTable
             $subtable = $read($type, $at);
             if ($subtable !== null) {
                 $subtables[] = $subtable;
+                $this->file->spend(count($subtable['covered']));
                 $covered += array_map(static fn () => true, $subtable['covered']);
             }
         }

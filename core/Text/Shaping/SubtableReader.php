@@ -175,8 +175,11 @@ final readonly class SubtableReader
         $classes = [[], [], []];
         if ($format === 2) {
             $offsets = $chained ? [4, 6, 8] : [4, 4, 4];
+            // Without a definition all glyphs are of class 0.
             $classes = array_map(
-                fn (int $offset) => LayoutTable::classes($this->file, $at + $this->file->u16($at + $offset)),
+                fn (int $offset) => $this->file->u16($at + $offset) === 0
+                    ? []
+                    : LayoutTable::classes($this->file, $at + $this->file->u16($at + $offset)),
                 $offsets,
             );
         }
@@ -237,7 +240,10 @@ final readonly class SubtableReader
             $then = $this->then($next + 2, $this->file->u16($next));
         } else {
             $count = $this->file->u16($at + 2);
-            $glyphs = array_map(fn (int $i) => $this->covered($at, 6 + 2 * $i), range(0, $count - 1));
+            $glyphs = [];
+            for ($i = 0; $i < $count; ++$i) {
+                $glyphs[] = $this->covered($at, 6 + 2 * $i);
+            }
             $then = $this->then($at + 6 + 2 * $count, $this->file->u16($at + 4));
         }
 
@@ -316,6 +322,7 @@ final readonly class SubtableReader
         [$rows, $columns] = [$this->file->u16($at + 12), $this->file->u16($at + 14)];
         $values = [];
         for ($i = 0; $i < $rows; ++$i) {
+            $this->file->spend($columns);
             for ($j = 0; $j < $columns; ++$j) {
                 $value = $read($at + 16 + ($i * $columns + $j) * $size);
                 if ($value !== 0 && $value !== [0, 0]) {

@@ -93,7 +93,7 @@ final class BaseTest extends TestCase
         foreach ([...$files, ...$sources] as $file) {
             if ($file->getFilename() !== 'catalogue.en.php') {
                 preg_match_all(
-                    "/(?:because\\(\\s*|Finding::of\\(\\s*|->finding\\(\\s*|return \\[|response\\([^()']*|[?:] |=> \\[\\s*|Exception\\(\\s*)'([a-z_]+\\.[a-z_]+)'/",
+                    "/(?:because\\(\\s*|Finding::of\\(\\s*|->finding\\(\\s*|return \\[|Catalogue::message\\(\\s*|response\\([^()']*|[?:] |=> \\[\\s*|Exception\\(\\s*)'([a-z_]+\\.[a-z_]+)'/",
                     (string) file_get_contents($file->getPathname()),
                     $found,
                 );

@@ -223,6 +223,44 @@ final class SmilTest extends TestCase
         SmilReader::read(self::smil(str_repeat('<region/>', 1001)));
     }
 
+    /** What would take a parser minutes is refused before it; what is long is read, and told in part. */
+    public function testReadsLongDocumentsAndRefusesVastOnes(): void
+    {
+        $report = SmilReader::read(self::smil(str_repeat('<a/>', 20_000)))['report'];
+        self::assertCount(1001, $report);
+        self::assertSame('smil.more', $report[1000]['code']);
+        self::assertStringContainsString('19000', str_replace([',', ' '], '', $report[1000]['message']));
+        $same = SmilReader::read(self::smil(str_repeat('<region id="x" width="9" height="9"/>', 1000)))['regions'];
+        self::assertSame(['x', 'x-2', 'x-1000'], [$same[0]->id, $same[1]->id, $same[999]->id]);
+        $attributes = implode(' ', array_map(static fn (int $one) => "a$one=\"1\"", range(1, 60_000)));
+        foreach (["<region $attributes/>", str_repeat('<a></a>', 60_000)] as $vast) {
+            try {
+                SmilReader::read(self::smil($vast));
+                self::fail('it was read');
+            } catch (Refusal $refusal) {
+                self::assertSame('smil.too_much', $refusal->refusalCode);
+            }
+        }
+    }
+
+    /** SMIL 3.0 §4.4 (the first that can be had), §7.4.4 and CSS 2.1 §4.3.1, §4.3.6 (numbers, colours). */
+    public function testReadsWhatMayBeWrittenOtherwise(): void
+    {
+        $read = SmilReader::read(
+            '<smil><head><switch><layout type="text/css"/><layout><root-layout width="100" height="90"/>'.
+                '<region left=".5" width="10.75" backgroundColor="rgb(100%, 50%, 0%)" mediaAlign="mid" z-index="top"/>'.
+                '</layout></switch></head></smil>',
+        );
+
+        self::assertSame([1, 0, 10, 90], $read['regions'][0]->rect->toArray());
+        self::assertSame('#ff8000', $read['regions'][0]->ground);
+        $path = '/smil/head/switch/layout/region[1]';
+        self::assertSame(
+            ["smil.layer $path/@z-index", "smil.id $path", "smil.align $path/@mediaAlign"],
+            array_map(static fn (array $line) => "{$line['code']} {$line['path']}", $read['report']),
+        );
+    }
+
     /** Whatever is written is read back the same. */
     public function testReadsBackWhatItWrote(): void
     {

@@ -76,6 +76,13 @@ final class ReflowTest extends TestCase
             ['A' => 9, 'B' => 1],
             [],
         ];
+        yield 'shares of less than a px' => [
+            [1920, 1080],
+            [5, 1080],
+            [$part('1fr', 'A'), $part('3fr', 'B'), $part('1fr', 'C'), $part('3fr', 'D')],
+            ['A' => 1, 'B' => 2, 'C' => 1, 'D' => 1],
+            array_fill(0, 4, 'reflow.loosened'),
+        ];
         yield 'fewer px than panes: the last are left out' => [
             [1920, 1080],
             [2, 1080],

@@ -45,6 +45,21 @@ final class QrTest extends TestCase
         }
     }
 
+    /** How much of each kind the largest holds (ISO/IEC 18004, table 7); what is not ASCII says so in twelve bits. */
+    public function testSaysHowMuchOfItsKindItHolds(): void
+    {
+        foreach (['7' => 7089, 'A' => 4296, 'a' => 2953, 'ä' => 2952] as $sign => $most) {
+            $fits = str_repeat((string) $sign, $sign === 'ä' ? intdiv($most, 2) : $most);
+            self::assertSame(40, QrCode::of($fits, QrLevel::L)->version);
+            try {
+                QrCode::of($fits.$sign, QrLevel::L);
+                self::fail('it fits');
+            } catch (Refusal $refusal) {
+                self::assertSame($most, $refusal->params['most']);
+            }
+        }
+    }
+
     /** Four light modules on every side, and dark finders right behind them (§5.3.8, §6.3.3). */
     public function testTheQuietZoneIsPartOfIt(): void
     {

@@ -198,6 +198,79 @@ final class HouseStyleTest extends TestCase
         );
     }
 
+    /** 200 names in another script, two that differ by case alone, the font's own line height, distances. */
+    public function testNoTokenIsLostOrTakenForAnother(): void
+    {
+        $colours = [];
+        for ($number = 0; $number < 200; ++$number) {
+            $colours["c$number"] = ['name' => 'Цвет '.mb_chr(0x430 + $number % 32).$number, 'hex' => '#0000FF'];
+        }
+        $style = HouseStyle::parse(Input::of([
+            'version' => 1,
+            'name' => 'Море',
+            'colours' => array_slice($colours, 0, HouseStyle::MOST - 2) + [
+                'more' => ['name' => 'море', 'hex' => '#00AAAA'],
+                'les' => ['name' => 'лес', 'hex' => '#00AA00'],
+            ],
+            'types' => ['less' => ['name' => 'Head', 'line_height' => 0] + self::STEP],
+            'spaces' => ['wide' => ['name' => 'Поле', 'px' => 24]],
+        ]));
+        $file = json_decode((string) json_encode(DesignTokens::of($style)), true);
+        ['commands' => $commands, 'left' => $left] = DesignTokens::commands($file);
+        self::assertSame([], $left);
+        $after = Batch::parse(Input::of($commands), new StyleKind())->apply(HouseStyle::fresh('Море'))->after;
+        self::assertSame(self::bytes($style), self::bytes($after));
+
+        $others = ['farben' => ['$type' => 'color']];
+        foreach (['красный', 'синий', 'Blue', 'blue'] as $name) {
+            $others['farben'][$name] = ['$value' => '#0000F0'];
+        }
+        ['commands' => $commands, 'left' => $left] = DesignTokens::commands($others);
+        self::assertSame([], $left);
+        self::assertCount(4, array_unique(array_column($commands, 'id')));
+        foreach ($commands as $command) {
+            self::assertMatchesRegularExpression('/^[a-z][a-z0-9-]*$/D', (string) $command['id']);
+        }
+    }
+
+    /** An alias has the type of what it refers to; what is none of a style's is named. */
+    public function testNamesWhatItLeavesOut(): void
+    {
+        ['commands' => $commands, 'left' => $left] = DesignTokens::commands([
+            'base' => ['$type' => 'color', '$root' => ['$value' => '#112233'], 'red' => ['$value' => '#A63D2A']],
+            'call' => ['$value' => '{base.red}'],
+            'copy' => ['$extends' => '{base}'],
+            'odd' => 'text',
+        ]);
+
+        self::assertSame(['base.$root', 'base.red', 'call'], array_column(array_column($commands, 'colour'), 'name'));
+        self::assertSame('#A63D2A', $commands[2]['colour']['hex']);
+        self::assertSame(['copy.$extends', 'odd'], $left);
+        $weight = static fn (string $name) => DesignTokens::commands(['h' => [
+            '$type' => 'typography',
+            '$value' => ['fontFamily' => 'Inter', 'fontSize' => ['value' => 9, 'unit' => 'px'], 'fontWeight' => $name],
+        ]])['commands'][0]['type']['weight'] ?? null;
+        self::assertSame(
+            [100, 200, 400, 600, 800, 900, 900],
+            array_map($weight, ['hairline', 'ultra-light', 'book', 'demi-bold', 'extra-bold', 'heavy', 'extra-black']),
+        );
+    }
+
+    /** What people write stays as they wrote it, whatever it looks like. */
+    public function testNoWordIsTakenForAColour(): void
+    {
+        $style = self::style(['sea' => '#003333']);
+        $code = FillReader::read(Input::of([
+            'kind' => 'qr',
+            'content' => ['as' => 'network', 'security' => 'WPA', 'name' => 'sea@#123456', 'password' => 'sea@#654321'],
+            'level' => 'M',
+            'colour' => 'sea@#000000',
+            'ground' => '#FFFFFF',
+        ]));
+
+        self::assertSame($code->toArray()['content'], Palette::of($style)->applied($code)->toArray()['content']);
+    }
+
     /** The forms of the format's report, from memory: inherited types, aliases, groups, values that nobody knows. */
     public function testTokensOfOthersAreTakenAsFarAsTheyGo(): void
     {
@@ -227,14 +300,15 @@ final class HouseStyleTest extends TestCase
                 ],
             ],
         ]);
-        self::assertSame(['brand.circle', 'veil', 'wide', 'gap', 'font'], $left);
+        self::assertSame(['brand.circle', 'veil', 'wide', 'font'], $left);
+        self::assertSame(['name' => 'gap', 'px' => 8], $commands[3]['space']);
         self::assertSame(
             [['brand.red', '#A63D2A'], ['brand.deep.also red', '#A63D2A'], ['green', '#008000']],
             array_map(array_values(...), array_column(array_slice($commands, 0, 3), 'colour')),
         );
         self::assertSame(
             ['name' => 'head', 'font' => 'Inter', 'weight' => 600, 'size' => 48, 'line_height' => 1250],
-            $commands[3]['type'],
+            $commands[4]['type'],
         );
         foreach ([null, 'x', [], [1, 2]] as $other) {
             try {
