@@ -247,7 +247,7 @@ $opening = static function () use ($client, $long, $percentile): array {
 $revision = $client->batch($long, $revision, [Sketch::fill('c1', Sketch::colour('#000001'))])['revision'];
 [$openedFirst, $undoneFirst] = $opening();
 $revision = $client->call('GET', "/api/documents/$long")['revision'];
-$stored = new PDO('mysql:unix_socket='.getenv('UPPER_PANE_VAR').'/run/mysql.sock;dbname=upper_pane', (string) posix_getpwuid(posix_geteuid())['name']);
+$stored = new PDO('mysql:unix_socket='.getenv('UPPER_PANE_VAR').'/db/mysql.sock;dbname=upper_pane', (string) posix_getpwuid(posix_geteuid())['name']);
 $written = static fn (): int => array_sum(array_column($stored->query('SHOW BINARY LOGS')->fetchAll(PDO::FETCH_ASSOC), 'File_size'));
 $logged = $written();
 for ($i = 0; $i < 10_000; ++$i) {

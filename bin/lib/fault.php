@@ -17,7 +17,7 @@ $row = static function (string $what, int $times, int $acknowledged, int $kept) 
 };
 $pid = static fn (string $part): int => (int) @file_get_contents("$stack/run/$part.pid");
 $started = static fn (string $part) => (new Process(['bin/fault', 'start', $part, $port], timeout: 120))->mustRun();
-$query = static fn (string $sql): string => trim((new Process(['mariadb', '--no-defaults', "--socket=$stack/run/mysql.sock", '-N', '-e', $sql, 'upper_pane']))->mustRun()->getOutput());
+$query = static fn (string $sql): string => trim((new Process(['mariadb', '--no-defaults', "--socket=$stack/db/mysql.sock", '-N', '-e', $sql, 'upper_pane']))->mustRun()->getOutput());
 $until = static function (string $what, callable $probe, int $seconds): bool {
     for ($end = time() + $seconds; time() < $end; usleep(500_000)) {
         if ($probe()) {

@@ -45,11 +45,26 @@ web_user() {
 
 as_mysql() { if [ "$(id -u)" = 0 ]; then setpriv --reuid=mysql --regid=mysql --clear-groups "$@"; else "$@"; fi; }
 
-sql() { mariadb --no-defaults --socket="$STACK/run/mysql.sock" -u "$(if [ "$(id -u)" = 0 ]; then echo root; else id -un; fi)" -N -e "$1" "${@:2}"; }
+# What is written by several users lies in folders of its own: nobody else may write, or reach a socket.
+lay_out_folders() {
+  local user
+  user=$(web_user)
+  mkdir -p "$STACK/run" "$STACK/db" "$STACK/mariadb" "$STACK/log"
+  chmod 750 "$STACK/run" "$STACK/log" "$STACK/db"
+  touch "$STACK/log/mariadb.log" "$STACK/log/php.log" "$STACK/log/worker.log"
+  if [ "$(id -u)" = 0 ]; then
+    chown mysql "$STACK/mariadb" "$STACK/db" "$STACK/log/mariadb.log"
+    chown "root:$(id -gn "$user")" "$STACK/run" "$STACK/log"
+    chown "$user" "$STACK/log/php.log" "$STACK/log/worker.log"
+    # MariaDB writes its log as its own user.
+    chmod 751 "$STACK/log"
+  fi
+}
+
+sql() { mariadb --no-defaults --socket="$STACK/db/mysql.sock" -u "$(if [ "$(id -u)" = 0 ]; then echo root; else id -un; fi)" -N -e "$1" "${@:2}"; }
 
 start_mariadb() {
-  mkdir -p "$STACK/run" "$STACK/mariadb" "$STACK/log"
-  if [ "$(id -u)" = 0 ]; then chown mysql "$STACK/mariadb"; chmod 777 "$STACK/run" "$STACK/log"; fi
+  lay_out_folders
   if [ ! -f "$STACK/mariadb/.complete" ]; then
     rm -rf "${STACK:?}/mariadb"; mkdir -p "$STACK/mariadb"
     [ "$(id -u)" = 0 ] && chown mysql "$STACK/mariadb"
@@ -64,9 +79,10 @@ start_mariadb() {
   local as=()
   [ "$(id -u)" = 0 ] && as=(setpriv --reuid=mysql --regid=mysql --clear-groups)
   # BINLOG=yes: as a replicated database keeps it.
-  "${as[@]}" mariadbd --no-defaults --datadir="$STACK/mariadb" --socket="$STACK/run/mysql.sock" --pid-file="$STACK/run/mariadb.pid" \
+  "${as[@]}" mariadbd --no-defaults --datadir="$STACK/mariadb" --socket="$STACK/db/mysql.sock" --pid-file="$STACK/db/mariadb.pid" \
     --bind-address=127.0.0.1 --port="$(cat "$STACK/db-port")" --log-error="$STACK/log/mariadb.log" --skip-name-resolve \
     --innodb-buffer-pool-size=256M --innodb-flush-log-at-trx-commit="${FLUSH:-1}" --max-allowed-packet=64M ${BINLOG:+--log-bin --server-id=1 --binlog-format=ROW} >/dev/null 2>&1 </dev/null &
+  echo $! >"$STACK/run/mariadb.pid"
   for _ in $(seq 1 400); do
     sql 'SELECT 1' >/dev/null 2>&1 && break
     sleep 0.05
@@ -83,6 +99,7 @@ make_database() {
 
 export_settings() {
   [ -f "$STACK/secret" ] || head -c 24 /dev/urandom | od -An -tx1 | tr -d ' \n' >"$STACK/secret"
+  chmod 600 "$STACK/secret"
   export UPPER_PANE_VAR=$STACK UPPER_PANE_SECRET UPPER_PANE_DATABASE APP_ENV=${APP_ENV:-prod}
   UPPER_PANE_SECRET=$(cat "$STACK/secret")
   UPPER_PANE_DATABASE="mysql://upper_pane:$(cat "$STACK/db-password")@127.0.0.1:$(cat "$STACK/db-port")/upper_pane"
@@ -109,7 +126,7 @@ configured() {
 start_fpm() {
   local user line=''
   user=$(web_user)
-  [ "$(id -u)" = 0 ] && line=$(printf 'user = %s\ngroup = %s\nlisten.mode = 0666' "$user" "$(id -gn "$user")")
+  [ "$(id -u)" = 0 ] && line=$(printf 'user = %s\ngroup = %s\nlisten.owner = %s\nlisten.mode = 0600' "$user" "$(id -gn "$user")" "$user")
   configured fpm.conf VAR="$STACK" CHILDREN="${FPM_CHILDREN:-6}" UPLOAD=1030M USER="$(printf '%s' "$line" | tr '\n' '~')" | tr '~' '\n' >"$STACK/run/fpm.conf"
   "$(command -v php-fpm8.2 || command -v /usr/sbin/php-fpm8.2)" --nodaemonize $([ "$user" = root ] && echo -R) --fpm-config "$STACK/run/fpm.conf" \
     -d opcache.enable=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.interned_strings_buffer=16 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M \
@@ -129,17 +146,22 @@ start_nginx() {
   fail "nginx did not start." "See $STACK/log/nginx.log"
 }
 
-# The worker starts again whenever it ends, until it is stopped. It is the user that the web is, so that both write the
-# same folders; it may only hand on what looks at files of strangers to nobody, and end that.
+# Three workers, so that nothing people wait for stands behind a conversion; each starts again whenever it ends, until
+# it is stopped. They are the user that the web is, so that both write
+# the same folders; they may only hand on what looks at files of strangers to nobody, and end that.
 start_worker() {
   local as=() user
   user=$(web_user)
   if [ "$user" != root ] && [ "$(id -u)" = 0 ]; then
     as=(setpriv --reuid="$user" --regid="$(id -gn "$user")" --clear-groups --inh-caps=+setuid,+setgid,+kill --ambient-caps=+setuid,+setgid,+kill)
-    touch "$STACK/log/worker.log" && chown "$user" "$STACK/log/worker.log"
   fi
-  STACK=$STACK ROOT=$ROOT "${as[@]}" bash -c 'trap "kill \$child 2>/dev/null; exit 0" TERM INT
-    while :; do "$ROOT/bin/console" app:worker >>"$STACK/log/worker.log" 2>&1 & child=$!; wait $child; sleep 1; done' "worker of $STACK" &
+  STACK=$STACK ROOT=$ROOT "${as[@]}" bash -c 'serve() {
+      trap "kill \$child 2>/dev/null; exit 0" TERM INT
+      while :; do "$ROOT/bin/console" app:worker --lanes="$1" >>"$STACK/log/worker.log" 2>&1 & child=$!; wait $child; sleep 1; done
+    }
+    serve now & first=$!; serve soon,now & second=$!; serve long,soon & third=$!
+    trap "kill $first $second $third 2>/dev/null; exit 0" TERM INT
+    wait' "worker of $STACK" &
   echo $! >"$STACK/run/worker.pid"
 }
 

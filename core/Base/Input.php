@@ -82,6 +82,21 @@ final readonly class Input
         return $this->has($key) && !$this->child($key)->isNull() ? $this->child($key) : null;
     }
 
+    /**
+     * A text of one line that people see beside others: no signs that steer rather than show, which would turn round,
+     * hide or break off what stands beside it (Unicode general categories Cc, Cf and Zl, Zp).
+     *
+     * @throws Refusal `input.name`
+     */
+    public function name(string $key, int $longest, int $shortest = 0): string
+    {
+        $name = $this->text($key, $longest, $shortest);
+
+        return preg_match('/[\p{Cc}\x{200B}\x{200E}\x{200F}\x{2028}-\x{202E}\x{2060}-\x{206F}\x{FEFF}]/u', $name) === 0
+            ? $name
+            : throw Refusal::because('input.name', $this->pathTo($key));
+    }
+
     public function text(string $key, int $most = 5000, int $least = 0): string
     {
         return $this->child($key)->asText($most, $least);

@@ -22,6 +22,7 @@ return [
     ],
     'input.count' => ['The list has {count} items; {least} to {most} are allowed.', 'Give {least} to {most} items.'],
     'input.choice' => ['“{value}” is none of: {known}.', 'Choose one of: {known}.'],
+    'input.name' => ['A name has no signs that cannot be seen.', 'Type it anew.'],
     'input.id' => ['“{value}” cannot be an id.', 'Use 1 to 64 letters, digits, hyphens, dots or underscores.'],
     'input.too_large' => ['{bytes} bytes are more than the {most} that are read.', 'Send a smaller document.'],
     'input.colour' => ['“{value}” is no colour.', 'Write it as #RRGGBB, for example #276B62.'],
@@ -620,6 +621,8 @@ return [
     'stock.empty' => ['“{name}” has 0 bytes.', 'Export the file again.'],
     'stock.type' => ['“{name}” is {mime} by its content, whatever its name says.', 'Use one of: {known}.'],
     'stock.too_large' => ['“{name}” is too large: {most} GB are the most.', 'Cut it, or encode it at a lower rate.'],
+    'stock.part_type' => ['A part comes as application/offset+octet-stream.', 'Send it with that Content-Type.'],
+    'stock.part_version' => ['Files come in parts by tus 1.0.0.', 'Send Tus-Resumable: 1.0.0.'],
     'stock.part' => [
         'A part of {bytes} bytes does not fit here: 1 to {most} are wanted.',
         'Send it as the answer to a HEAD request says.',
@@ -717,6 +720,10 @@ return [
         'Make a new one for every new request.',
     ],
     'request.raced' => ['The same was asked twice at once.', 'Look at what is there now, then ask again if need be.'],
+    'pairing.too_many' => [
+        'Too many pages wait to become this player.',
+        'Close those that are not needed; this page asks again by itself.',
+    ],
     'pairing.form' => ['“{typed}” is no pairing code.', 'Type the six letters and digits that the screen shows.'],
     'pairing.unknown' => [
         'No screen that asks to be {player} shows {typed}.',

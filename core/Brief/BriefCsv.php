@@ -31,7 +31,7 @@ final class BriefCsv
     private static function cell(string $text): string
     {
         $isNumber = preg_match('/^-?\d+(\.\d+)?$/D', $text) === 1;
-        $safe = !$isNumber && preg_match('/^[=+\-@\t\r]/', $text) === 1 ? "'$text" : $text;
+        $safe = !$isNumber && preg_match('/^[=+\-@\t\r＝＋－＠]/u', $text) === 1 ? "'$text" : $text;
 
         return preg_match('/[",\r\n]/', $safe) === 1 ? '"'.str_replace('"', '""', $safe).'"' : $safe;
     }

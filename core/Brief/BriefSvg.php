@@ -83,6 +83,7 @@ final class BriefSvg
 
     private static function text(string $text): string
     {
-        return htmlspecialchars($text, \ENT_XML1 | \ENT_QUOTES);
+        // What XML 1.0 §2.2 has no place for is left out.
+        return htmlspecialchars((string) preg_replace('/[^\P{Cc}\t\n\r]/u', '', $text), \ENT_XML1 | \ENT_QUOTES);
     }
 }

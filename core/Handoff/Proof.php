@@ -40,6 +40,11 @@ final readonly class Proof
             ]);
         }
         foreach ($members as $zone => $entry) {
+            if (preg_match('/^[A-Za-z0-9_.-]{1,64}$/D', (string) $zone) !== 1) {
+                $said = mb_substr((string) $zone, 0, 64);
+
+                throw Refusal::because('input.id', $input->pathTo('zones'), ['value' => $said]);
+            }
             $zones[$zone] = $entry->raw() === null ? null : $entry->asText(64, 1);
         }
 

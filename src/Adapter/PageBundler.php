@@ -4,17 +4,20 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Adapter;
 
+use Symfony\Component\Process\Exception\ProcessTimedOutException;
+use Symfony\Component\Process\Process;
 use UpperPane\Core\Base\Refusal;
 
 /**
  * Makes one HTML file of a page that came as a ZIP with its pictures, styles, scripts and faces: they become data URLs
  * (RFC 2397), so that it needs nothing from anywhere. What its scripts fetch while they run is not there.
  */
-final readonly class PageBundler
+final class PageBundler
 {
     private const MOST_FILES = 500;
     private const MOST_BYTES = 64 << 20;
-    private const DEEPEST = 3;
+    private const MOST_SECONDS = 30;
+    private const MEMORY = '512M';
     private const TYPES = [
         'css' => 'text/css',
         'js' => 'text/javascript',
@@ -36,6 +39,56 @@ final readonly class PageBundler
         'mp3' => 'audio/mpeg',
     ];
 
+    /** @var array<string, string> data URLs by name: each file is made one once */
+    private array $made = [];
+
+    /** @var array<string, true> styles that are being made: one that imports itself stays as it is there */
+    private array $open = [];
+
+    private int $bytes = 0;
+
+    public function __construct(private readonly string $projectDir)
+    {
+    }
+
+    /**
+     * The same in a process of its own, with bounds on memory and time: the archive is a stranger's.
+     *
+     * @throws Refusal as {@see bundle()}
+     */
+    public function bundled(string $path): string
+    {
+        $process = new Process(
+            [\PHP_BINARY, '-d', 'memory_limit='.self::MEMORY, "$this->projectDir/bin/lib/bundle.php", $path],
+            timeout: self::MOST_SECONDS,
+        );
+        try {
+            $status = $process->run();
+        } catch (ProcessTimedOutException) {
+            throw $this->tooLarge();
+        }
+        /** @var array{code?: string}|null $why */
+        $why = json_decode($process->getErrorOutput(), true);
+
+        return match (true) {
+            $status === 0 => $process->getOutput(),
+            ($why['code'] ?? '') === 'stock.page_without_index' => throw Refusal::because(
+                'stock.page_without_index',
+                '/file',
+            ),
+            ($why['code'] ?? '') === 'stock.page_broken' => throw Refusal::because('stock.page_broken', '/file'),
+            default => throw $this->tooLarge(),
+        };
+    }
+
+    private function tooLarge(): Refusal
+    {
+        return Refusal::because('stock.page_too_large', '/file', [
+            'files' => self::MOST_FILES,
+            'mb' => self::MOST_BYTES >> 20,
+        ]);
+    }
+
     /**
      * @return string the HTML
      *
@@ -49,6 +102,7 @@ final readonly class PageBundler
         }
         $files = $this->unpacked($archive);
         $archive->close();
+        [$this->made, $this->open, $this->bytes] = [[], [], 0];
         $index = array_values(
             array_filter(array_keys($files), static fn (string $name) => basename($name) === 'index.html'),
         );
@@ -67,10 +121,7 @@ final readonly class PageBundler
             $bytes += (int) ($archive->statIndex($index)['size'] ?? 0);
         }
         if ($archive->numFiles > self::MOST_FILES || $bytes > self::MOST_BYTES) {
-            throw Refusal::because('stock.page_too_large', '/file', [
-                'files' => self::MOST_FILES,
-                'mb' => self::MOST_BYTES >> 20,
-            ]);
+            throw $this->tooLarge();
         }
         $files = [];
         for ($index = 0; $index < $archive->numFiles; ++$index) {
@@ -107,25 +158,25 @@ final readonly class PageBundler
     {
         $html = (string) preg_replace_callback(
             '/\b(src|href|poster)\s*=\s*(["\'])([^"\']+)\2/i',
-            fn (array $found) => $found[1].'='.$found[2].$this->url($found[3], $folder, $files, 0).$found[2],
+            fn (array $found) => $found[1].'='.$found[2].$this->url($found[3], $folder, $files).$found[2],
             $html,
         );
 
         return (string) preg_replace_callback(
             '~(<style\b[^>]*>)(.*?)(</style>)~is',
-            fn (array $found) => $found[1].$this->styled($found[2], $folder, $files, 0).$found[3],
+            fn (array $found) => $found[1].$this->styled($found[2], $folder, $files).$found[3],
             $html,
         );
     }
 
     /** @param array<string, string> $files */
-    private function styled(string $css, string $folder, array $files, int $depth): string
+    private function styled(string $css, string $folder, array $files): string
     {
         return (string) preg_replace_callback(
             '/url\(\s*(["\']?)([^"\')]+)\1\s*\)|@import\s+(["\'])([^"\']+)\3/i',
             fn (array $found) => ($found[4] ?? '') === ''
-                ? 'url("'.$this->url($found[2], $folder, $files, $depth).'")'
-                : '@import "'.$this->url($found[4], $folder, $files, $depth).'"',
+                ? 'url("'.$this->url($found[2], $folder, $files).'")'
+                : '@import "'.$this->url($found[4], $folder, $files).'"',
             $css,
         );
     }
@@ -135,7 +186,7 @@ final readonly class PageBundler
      *
      * @param array<string, string> $files
      */
-    private function url(string $said, string $folder, array $files, int $depth): string
+    private function url(string $said, string $folder, array $files): string
     {
         $bare = explode('#', explode('?', $said)[0])[0];
         $name = self::normal(str_starts_with($bare, '/') ? $bare : ($folder === '.' ? '' : "$folder/").$bare);
@@ -143,10 +194,16 @@ final readonly class PageBundler
         if (preg_match('#^[a-z][a-z0-9+.-]*:|^//#i', $said) === 1 || $type === null || !isset($files[$name])) {
             return $said;
         }
-        $content = $type === 'text/css' && $depth < self::DEEPEST
-            ? $this->styled($files[$name], dirname($name), $files, $depth + 1)
-            : $files[$name];
+        if (isset($this->open[$name])) {
+            return $said;
+        }
+        $this->open[$name] = true;
+        $this->made[$name] ??= "data:$type;base64,".base64_encode(
+            $type === 'text/css' ? $this->styled($files[$name], dirname($name), $files) : $files[$name],
+        );
+        unset($this->open[$name]);
+        $this->bytes += strlen($this->made[$name]);
 
-        return "data:$type;base64,".base64_encode($content);
+        return $this->bytes > self::MOST_BYTES ? throw $this->tooLarge() : $this->made[$name];
     }
 }

@@ -12,10 +12,12 @@ use Symfony\Component\Console\Input\InputInterface;
 use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\TaggedIterator;
+use UpperPane\App\Adapter\NoRoom;
 use UpperPane\App\Adapter\Pulse;
 use UpperPane\App\Job\Chore;
 use UpperPane\App\Job\Claimed;
 use UpperPane\App\Job\Handler;
+use UpperPane\App\Job\Lane;
 use UpperPane\App\Job\LeaseLost;
 use UpperPane\App\Job\Queue;
 use UpperPane\Core\Base\Refusal;
@@ -24,6 +26,9 @@ use UpperPane\Core\Base\Refusal;
 #[AsCommand('app:worker', 'Does the waiting jobs and the chores: media facts, thumbnails, files for players.')]
 final class WorkerCommand extends Command
 {
+    /** What looks at files of strangers runs in processes of its own, with less. */
+    private const MEMORY = '1G';
+
     private bool $stopping = false;
     private bool $away = false;
 
@@ -54,11 +59,22 @@ final class WorkerCommand extends Command
 
     protected function configure(): void
     {
+        $lanes = implode(',', array_column(Lane::cases(), 'value'));
+        $this->addOption('lanes', null, InputOption::VALUE_REQUIRED, 'Which jobs it takes, the first first.', $lanes);
         $this->addOption('until-empty', null, InputOption::VALUE_NONE, 'Stop when nothing waits.');
     }
 
     protected function execute(InputInterface $input, OutputInterface $output): int
     {
+        ini_set('memory_limit', self::MEMORY);
+        $lanes = array_values(
+            array_filter(array_map(Lane::tryFrom(...), explode(',', (string) $input->getOption('lanes')))),
+        );
+        if ($lanes === []) {
+            $output->writeln('No such lane: give some of now, soon and long, with commas between.');
+
+            return Command::INVALID;
+        }
         foreach ([\SIGTERM, \SIGINT] as $signal) {
             pcntl_signal($signal, function (): void {
                 $this->stopping = true;
@@ -67,9 +83,9 @@ final class WorkerCommand extends Command
         pcntl_async_signals(true);
         $name = gethostname().'/'.getmypid();
         while (!$this->stopping) {
-            $this->doChores($output);
+            in_array(Lane::Now, $lanes, true) && $this->doChores($output);
             try {
-                $job = $this->queue->claim($name);
+                $job = $this->queue->claim($name, $lanes);
                 $this->away = false;
             } catch (ConnectionException $fault) {
                 $this->sayAway($output, $fault);
@@ -91,7 +107,8 @@ final class WorkerCommand extends Command
         return Command::SUCCESS;
     }
 
-    private function doChores(OutputInterface $output): void
+    /** By those that serve players: nothing takes long there. */
+    private function doChores(OutputInterface $output): true
     {
         foreach ($this->chores as $chore) {
             if (time() < ($this->due[$chore::class] ?? 0)) {
@@ -108,6 +125,8 @@ final class WorkerCommand extends Command
                 $this->entities->clear();
             }
         }
+
+        return true;
     }
 
     /** Said once, not every second: it will be back. */
@@ -153,6 +172,11 @@ final class WorkerCommand extends Command
             return 'done';
         } catch (LeaseLost|ConnectionException $fault) {
             throw $fault;
+        } catch (NoRoom $fault) {
+            $this->entities->clear();
+            $this->entities->wrapInTransaction(fn () => $this->queue->postpone($job, $fault->why));
+
+            return 'waits for room: '.$fault->getMessage();
         } catch (\Throwable $fault) {
             $what = mb_substr($fault->getMessage(), 0, 400);
             $this->entities->clear();

@@ -38,7 +38,7 @@ final class PlayerController
     #[Route('/api/play/{code}/pair', 'play_pair', methods: ['POST'])]
     public function pair(string $code, Request $request, PairPlayer $pairing): JsonResponse
     {
-        return new JsonResponse($pairing->ask($code, self::token($request)));
+        return new JsonResponse($pairing->ask($code, self::token($request), (string) $request->getClientIp()));
     }
 
     #[Route('/api/play/{code}/proof', 'play_proof', methods: ['POST'])]
@@ -51,6 +51,9 @@ final class PlayerController
 
     private static function token(Request $request): string
     {
-        return substr((string) $request->headers->get('Authorization'), 7);
+        // RFC 6750 §2.1; the scheme's letters may be of either case (RFC 9110 §11.1).
+        $said = (string) $request->headers->get('Authorization');
+
+        return preg_match('/^Bearer +(\S+)$/Di', $said, $found) === 1 ? $found[1] : '';
     }
 }

@@ -11,8 +11,10 @@ use Doctrine\DBAL\Exception\UniqueConstraintViolationException;
 use Psr\Log\LoggerInterface;
 use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpFoundation\JsonResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Event\ExceptionEvent;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
+use UpperPane\App\Adapter\NoRoom;
 use UpperPane\App\Problem\Problem;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
@@ -39,6 +41,7 @@ final readonly class ProblemListener
     {
         return match (true) {
             $fault instanceof Refusal => Problem::ofRefusal($fault),
+            $fault instanceof NoRoom => Problem::ofRefusal($fault->why, Response::HTTP_INSUFFICIENT_STORAGE),
             $fault instanceof Absent => Problem::response(404, 'address.absent', '', ['what' => $fault->getMessage()]),
             $fault instanceof Forbidden => Problem::response(403, 'right.missing_at', '', [
                 'right' => $fault->right->value,

@@ -8,10 +8,12 @@ use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
 use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Adapter\MediaSender;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Stock\AddMedia;
 use UpperPane\App\UseCase\Stock\MayAdd;
 use UpperPane\App\UseCase\Stock\NoteMedia;
@@ -91,7 +93,12 @@ final class StockController
     #[Route('/api/sites/{site}/stock/allowed', 'stock_allowed', methods: ['GET'])]
     public function allowed(string $site, Request $request, #[CurrentUser] Person $person, MayAdd $may): Response
     {
-        $may($site, $request->query->getString('method', 'POST'), $person);
+        try {
+            $may($site, $request->query->getString('method', 'POST'), $person);
+        } catch (Absent) {
+            // nginx passes 401 and 403 on, and makes a fault of its own of any other answer.
+            throw new AccessDeniedHttpException();
+        }
 
         return new Response(null, Response::HTTP_NO_CONTENT);
     }

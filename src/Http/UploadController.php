@@ -10,12 +10,14 @@ use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Problem\Problem;
 use UpperPane\App\UseCase\Stock\SendInParts;
 
 /** Files sent part by part: the tus protocol, 1.0.0. */
 final class UploadController
 {
-    private const TUS = ['Tus-Resumable' => '1.0.0', 'Cache-Control' => 'no-store'];
+    private const VERSION = '1.0.0';
+    private const TUS = ['Tus-Resumable' => self::VERSION, 'Cache-Control' => 'no-store'];
 
     public function __construct(private readonly SendInParts $parts)
     {
@@ -24,6 +26,9 @@ final class UploadController
     #[Route('/api/sites/{site}/uploads', 'upload_begin', methods: ['POST'])]
     public function begin(string $site, Request $request, #[CurrentUser] Person $person): Response
     {
+        if (!self::isKnown($request)) {
+            return self::otherVersion();
+        }
         $id = $this->parts->begin($site, self::named($request), self::number($request, 'Upload-Length'), $person);
 
         return new Response(null, Response::HTTP_CREATED, self::TUS + ['Location' => "/api/uploads/$id"]);
@@ -41,6 +46,13 @@ final class UploadController
     #[Route('/api/uploads/{id}', 'upload_part', methods: ['PATCH'])]
     public function part(string $id, Request $request, #[CurrentUser] Person $person): Response
     {
+        if (!self::isKnown($request)) {
+            return self::otherVersion();
+        }
+        $this->parts->look($id, $person);
+        if ($request->headers->get('Content-Type') !== 'application/offset+octet-stream') {
+            return Problem::response(Response::HTTP_UNSUPPORTED_MEDIA_TYPE, 'stock.part_type');
+        }
         $from = self::number($request, 'Upload-Offset');
         $received = $this->parts->take($id, $from, $request->getContent(true), $person);
         $headers = ['Upload-Offset' => (string) $received];
@@ -60,6 +72,20 @@ final class UploadController
         $this->parts->giveUp($id, $person);
 
         return new Response(null, Response::HTTP_NO_CONTENT, self::TUS);
+    }
+
+    /** One that names no version is taken for this one. */
+    private static function isKnown(Request $request): bool
+    {
+        return $request->headers->get('Tus-Resumable', self::VERSION) === self::VERSION;
+    }
+
+    private static function otherVersion(): Response
+    {
+        $problem = Problem::response(Response::HTTP_PRECONDITION_FAILED, 'stock.part_version');
+        $problem->headers->set('Tus-Version', self::VERSION);
+
+        return $problem;
     }
 
     /** −1 where it is missing or no number. */

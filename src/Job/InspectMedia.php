@@ -8,11 +8,13 @@ use Doctrine\ORM\EntityManagerInterface;
 use League\Flysystem\FilesystemOperator;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\AlphaReader;
+use UpperPane\App\Adapter\FileWriter;
 use UpperPane\App\Adapter\FontLooker;
 use UpperPane\App\Adapter\LightReader;
 use UpperPane\App\Adapter\MediaConverter;
 use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Adapter\MediaProbe;
+use UpperPane\App\Adapter\NoRoom;
 use UpperPane\App\Adapter\PageBundler;
 use UpperPane\App\Adapter\PageDrawer;
 use UpperPane\App\Adapter\Thumbnailer;
@@ -38,6 +40,7 @@ final readonly class InspectMedia implements Handler
     public function __construct(
         private EntityManagerInterface $entities,
         private FilesystemOperator $files,
+        private FileWriter $writer,
         private MediaProbe $probe,
         private Thumbnailer $thumbnailer,
         private MediaConverter $converter,
@@ -64,9 +67,12 @@ final readonly class InspectMedia implements Handler
         if ($media === null) {
             return;
         }
-        [$local, $made] = [$this->workFile(0o644), $this->workFile(0o666)];
+        // Open to the programs that look at it or write it, which run as nobody.
+        $local = FileWriter::temporary($media->bytes, 0o644);
+        $made = null;
         try {
-            file_put_contents($local, $this->files->readStream(MediaFiles::original($media->sha256)));
+            $made = FileWriter::temporary($media->bytes, 0o666);
+            $this->fetch($media, $local);
             match (true) {
                 $media->isPage() => $this->page($media, $local, $made),
                 $media->isFont() => $this->font($media, $local),
@@ -75,11 +81,30 @@ final readonly class InspectMedia implements Handler
             $media->state = Media::READY;
             $media->fault = null;
         } catch (Refusal $refusal) {
-            $media->fail($refusal);
+            // A program that had no room says only that it failed.
+            $media->fail(FileWriter::isFull() ? throw NoRoom::at(sys_get_temp_dir(), $media->bytes) : $refusal);
         } finally {
             unlink($local);
-            unlink($made);
+            $made === null || unlink($made);
         }
+    }
+
+    private function fetch(Media $media, string $local): void
+    {
+        $stream = $this->files->readStream(MediaFiles::original($media->sha256));
+        ['sha256' => $sha256] = FileWriter::write($local, $stream);
+        fclose($stream);
+        if ($sha256 !== $media->sha256) {
+            throw new \RuntimeException("The file $media->sha256 is not what it was.");
+        }
+    }
+
+    /** Pictures and faces take seconds; what is played, unpacked or drawn may take minutes. */
+    public static function lane(string $mime): Lane
+    {
+        return (str_starts_with($mime, 'image/') && !PageDrawer::draws($mime)) || str_starts_with($mime, 'font/')
+            ? Lane::Soon
+            : Lane::Long;
     }
 
     private function seen(Media $media, string $local, string $made, int $page): void
@@ -105,7 +130,7 @@ final readonly class InspectMedia implements Handler
     private function page(Media $media, string $local, string $made): void
     {
         if ($media->mime !== MediaFacts::PAGE) {
-            file_put_contents($made, $this->pages->bundle($local));
+            FileWriter::write($made, $this->pages->bundled($local));
             $this->keep($media, $made, MediaFacts::PAGE, ['codec' => 'ZIP', 'why' => ['bundled']]);
         }
         $this->files->write(MediaFiles::thumbnail($media->sha256), $this->thumbnailer->card('HTML'));
@@ -144,7 +169,10 @@ final readonly class InspectMedia implements Handler
         if ($facts['why'] === []) {
             return [$local, $facts];
         }
-        Room::demand((int) disk_free_space($this->varDir), $media->bytes);
+        if ((int) disk_free_space($this->varDir) - $media->bytes < Room::KEPT_BYTES) {
+            throw NoRoom::at($this->varDir, $media->bytes);
+        }
+        FileWriter::demandRoom($media->bytes);
         $mime = $this->converter->convert($local, $media->mime, $made, $facts);
         $this->keep($media, $made, $mime, $facts);
 
@@ -159,7 +187,7 @@ final readonly class InspectMedia implements Handler
     private function drawn(Media $media, string $local, string $made, int $page): array
     {
         [$bytes, $mime] = [(string) file_get_contents($local), $media->mime];
-        file_put_contents($made, $this->drawer->draw($bytes, $mime, $page));
+        FileWriter::write($made, $this->drawer->draw($bytes, $mime, $page));
         $pages = $page === 1 ? $this->drawer->pages($bytes, $mime) : 1;
         for ($more = 2; $more <= $pages; ++$more) {
             $this->addPage($media, $more);
@@ -179,7 +207,7 @@ final readonly class InspectMedia implements Handler
         if ($this->entities->find(Media::class, $id) === null) {
             $this->entities->wrapInTransaction(function () use ($first, $id, $page): void {
                 $this->entities->persist($first->another($id, mb_substr($first->name, 0, 230)." ($page)"));
-                $this->queue->add(self::KIND, ['media' => $id, 'page' => $page]);
+                $this->queue->add(self::KIND, ['media' => $id, 'page' => $page], Lane::Long);
             });
         }
     }
@@ -198,10 +226,10 @@ final readonly class InspectMedia implements Handler
     /** @param array{codec: string, why: list<string>} $facts */
     private function keep(Media $media, string $made, string $mime, array $facts): void
     {
-        $sha256 = (string) hash_file('sha256', $made);
-        $stream = fopen($made, 'r') ?: throw new \RuntimeException('What was made is gone.');
-        $this->files->writeStream(MediaFiles::original($sha256), $stream);
-        $media->becomes($sha256, $mime, (int) filesize($made), $facts);
+        clearstatcache(true, $made);
+        [$sha256, $bytes] = [(string) hash_file('sha256', $made), (int) filesize($made)];
+        $this->writer->store($made, MediaFiles::original($sha256), $bytes, $sha256);
+        $media->becomes($sha256, $mime, $bytes, $facts);
     }
 
     public function giveUp(array $payload, int $attempts): void
@@ -209,14 +237,5 @@ final readonly class InspectMedia implements Handler
         $this->entities
             ->find(Media::class, $payload['media'])
             ?->fail(Refusal::because('stock.given_up', '/file', ['attempts' => $attempts]));
-    }
-
-    /** Open to the programs that look at it or write it, which run as nobody. */
-    private function workFile(int $rights): string
-    {
-        $local = (string) tempnam(sys_get_temp_dir(), 'pane');
-        chmod($local, $rights);
-
-        return $local;
     }
 }

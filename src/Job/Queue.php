@@ -17,16 +17,18 @@ final readonly class Queue
 {
     public const LEASE_MS = 30_000;
     public const MOST_ATTEMPTS = 5;
+    private const ROOM_MS = 20_000;
 
     public function __construct(private Connection $database, private string $table = 'job')
     {
     }
 
     /** @param array<string, mixed> $payload */
-    public function add(string $kind, array $payload): void
+    public function add(string $kind, array $payload, Lane $lane = Lane::Soon): void
     {
         $this->database->insert($this->table, [
             'kind' => $kind,
+            'lane' => $lane->value,
             'payload' => json_encode($payload, \JSON_THROW_ON_ERROR),
             'state' => 'waiting',
             'due_ms' => self::nowMs(),
@@ -37,18 +39,32 @@ final readonly class Queue
      * The next job that waits, or whose worker was lost. One that comes with more than {@see MOST_ATTEMPTS} was lost
      * each time: it is to be given up.
      *
+     * @param list<Lane> $lanes those that the worker serves, the first first
+     *
      * @phpstan-impure
      */
-    public function claim(string $worker): ?Claimed
+    public function claim(string $worker, array $lanes = [Lane::Now, Lane::Soon, Lane::Long]): ?Claimed
+    {
+        foreach ($lanes as $lane) {
+            $claimed = $this->claimOf($lane, $worker);
+            if ($claimed !== null) {
+                return $claimed;
+            }
+        }
+
+        return null;
+    }
+
+    private function claimOf(Lane $lane, string $worker): ?Claimed
     {
         $this->database->setTransactionIsolation(TransactionIsolationLevel::READ_COMMITTED);
 
-        return $this->database->transactional(function () use ($worker) {
+        return $this->database->transactional(function () use ($lane, $worker) {
             $row = $this->database->fetchAssociative(
-                "SELECT id, kind, payload, attempt FROM {$this->table} ".
-                    "WHERE (state = 'waiting' AND due_ms <= ?) OR (state = 'running' AND lease_ms < ?) ORDER BY id ".
+                "SELECT id, kind, payload, attempt FROM {$this->table} WHERE lane = ? ".
+                    "AND ((state = 'waiting' AND due_ms <= ?) OR (state = 'running' AND lease_ms < ?)) ORDER BY id ".
                     'LIMIT 1 FOR UPDATE SKIP LOCKED',
-                [self::nowMs(), self::nowMs()],
+                [$lane->value, self::nowMs(), self::nowMs()],
             );
             if ($row === false) {
                 return null;
@@ -96,6 +112,21 @@ final readonly class Queue
         $this->end($job, 'state = ?, due_ms = ?, fault = ?', [
             'waiting',
             self::nowMs() + 1000 * 2 ** $job->attempt,
+            self::fault($why),
+        ]);
+    }
+
+    /**
+     * Tried again until there is room: that is no fault of the job, so the attempt does not count.
+     *
+     * @throws LeaseLost
+     */
+    public function postpone(Claimed $job, Refusal $why): void
+    {
+        $this->end($job, 'state = ?, due_ms = ?, attempt = ?, fault = ?', [
+            'waiting',
+            self::nowMs() + self::ROOM_MS,
+            $job->attempt - 1,
             self::fault($why),
         ]);
     }

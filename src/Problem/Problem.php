@@ -37,8 +37,8 @@ final class Problem
         );
     }
 
-    public static function ofRefusal(Refusal $refusal): JsonResponse
+    public static function ofRefusal(Refusal $refusal, int $status = 422): JsonResponse
     {
-        return self::response(422, $refusal->refusalCode, $refusal->path, $refusal->params);
+        return self::response($status, $refusal->refusalCode, $refusal->path, $refusal->params);
     }
 }

@@ -4,75 +4,26 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Repository;
 
-use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
-use UpperPane\Core\Base\Input;
-use UpperPane\Core\Geometry\Size;
-use UpperPane\Core\Picture\MediaFacts;
-use UpperPane\Core\Picture\MediaNotes;
-use UpperPane\Core\Picture\MediaShelf;
-use UpperPane\Core\Picture\Opening;
+use Symfony\Contracts\Service\ResetInterface;
 
-/**
- * The Stock as plans look things up in it: facts are fetched when they are first asked for, all that are known to come
- * at once.
- */
-final class MediaLibrary implements MediaShelf
+/** The Stocks, one for each site: nothing is looked up without saying whose. */
+final class MediaLibrary implements ResetInterface
 {
-    /** @var array<string, ?MediaFacts> */
-    private array $known = [];
+    /** @var array<int, SiteMedia> */
+    private array $sites = [];
 
     public function __construct(private readonly Connection $database, private readonly Lights $lights)
     {
     }
 
-    /** @param list<string> $ids that will be asked for */
-    public function expect(array $ids): self
+    public function reset(): void
     {
-        $ids = array_values(array_diff($ids, array_keys($this->known)));
-        if ($ids !== []) {
-            $this->known += array_fill_keys($ids, null);
-            foreach (
-                $this->database->fetchAllAssociative(
-                    'SELECT id, name, sha256, mime, bytes, width, height, duration_ms, openings, notes FROM media WHERE id IN (?) '.
-                        'AND taken_ms IS NULL',
-                    [$ids],
-                    [ArrayParameterType::STRING],
-                ) as $row
-            ) {
-                $size =
-                    $row['width'] === null || $row['height'] === null
-                        ? null
-                        : Size::of((int) $row['width'], (int) $row['height']);
-                $this->known[$row['id']] = new MediaFacts(
-                    $row['id'],
-                    $row['name'],
-                    $row['sha256'],
-                    $row['mime'],
-                    (int) $row['bytes'],
-                    $size,
-                    $row['duration_ms'] === null ? null : (int) $row['duration_ms'],
-                    self::openings($row['openings']),
-                    MediaNotes::parse(Input::of(json_decode((string) $row['notes'], true))),
-                    fn () => $this->lights->of($row['sha256']),
-                );
-            }
-        }
-
-        return $this;
+        $this->sites = [];
     }
 
-    public function find(string $id): ?MediaFacts
+    public function of(int $site): SiteMedia
     {
-        return $this->expect([$id])->known[$id];
-    }
-
-    /** @return list<Opening> */
-    private static function openings(?string $json): array
-    {
-        return array_map(
-            static fn (mixed $one) => Opening::parse(Input::of($one)),
-            array_values((array) json_decode($json ?? '[]', true)),
-        );
+        return $this->sites[$site] ??= new SiteMedia($this->database, $this->lights, $site);
     }
 }

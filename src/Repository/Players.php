@@ -20,7 +20,10 @@ final readonly class Players
 
     public function byCode(string $code): ?Player
     {
-        return $this->entities->getRepository(Player::class)->findOneBy(['code' => $code]);
+        $player = $this->entities->getRepository(Player::class)->findOneBy(['code' => $code]);
+
+        // The database takes spaces at the end for none.
+        return $player?->code === $code ? $player : null;
     }
 
     /** @return list<Player> */

@@ -29,7 +29,7 @@ final readonly class Presence
         $this->database->executeStatement(
             'INSERT INTO presence (document_id, person_id, spot, at_ms) VALUES (?, ?, ?, ?) '.
                 'ON DUPLICATE KEY UPDATE spot = VALUES(spot), at_ms = VALUES(at_ms)',
-            [$document, $person->id, mb_substr($spot, 0, self::LONGEST_SPOT), $now],
+            [$document, $person->id, mb_substr(mb_scrub($spot), 0, self::LONGEST_SPOT), $now],
         );
         $rows = $this->database->fetchAllAssociative(
             'SELECT p.name, h.spot FROM presence h JOIN person p ON p.id = h.person_id '.

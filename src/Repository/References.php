@@ -32,8 +32,9 @@ final readonly class References
     {
         return $media->font === null
             ? $this->database->fetchFirstColumn(
-                'SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? ORDER BY d.name',
-                [$media->id],
+                'SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? '.
+                    'AND d.site_id = ? ORDER BY d.name',
+                [$media->id, $media->site->id],
             )
             : $this->writtenIn((int) $media->site->id, [$media->id => $media->font])[$media->id] ?? [];
     }

@@ -6,13 +6,15 @@ namespace UpperPane\App\Repository;
 
 use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemOperator;
+use UpperPane\App\Adapter\FileWriter;
+use UpperPane\App\Adapter\NoRoom;
 use UpperPane\App\Adapter\ShiftedClock;
 
 /**
  * Files on their way into the Stock. Each part lies in the storage for itself, so that any node takes the next one, and
  * one that was lost on its way is sent again.
  *
- * @phpstan-type Row array{id: string, site: int, person: int, name: string, bytes: int, received: int}
+ * @phpstan-type Row array{id: string, site: int, person: int, name: string, bytes: int, received: int, media: ?string}
  */
 final readonly class Uploads
 {
@@ -20,8 +22,11 @@ final readonly class Uploads
     public const FOLDER = 'uploads';
     public const KEPT_MS = 3 * 86_400_000;
 
-    public function __construct(private Connection $database, private FilesystemOperator $files)
-    {
+    public function __construct(
+        private Connection $database,
+        private FilesystemOperator $files,
+        private FileWriter $writer,
+    ) {
     }
 
     public function begin(string $id, int $site, int $person, string $name, int $bytes): void
@@ -40,7 +45,7 @@ final readonly class Uploads
     public function find(string $id, int $person, bool $lock = false): ?array
     {
         $row = $this->database->fetchAssociative(
-            'SELECT id, site_id AS site, person_id AS person, name, bytes, received FROM upload '.
+            'SELECT id, site_id AS site, person_id AS person, name, bytes, received, media_id AS media FROM upload '.
                 'WHERE id = ? AND person_id = ?'.($lock ? ' FOR UPDATE' : ''),
             [$id, $person],
         );
@@ -54,13 +59,27 @@ final readonly class Uploads
                 'name' => (string) $row['name'],
                 'bytes' => (int) $row['bytes'],
                 'received' => (int) $row['received'],
+                'media' => $row['media'] === null ? null : (string) $row['media'],
             ];
     }
 
-    /** @param resource $part of so many bytes */
-    public function take(string $id, int $from, mixed $part, int $bytes): void
+    /** What all unfinished ones of a site still need, in bytes. */
+    public function promised(int $site): int
     {
-        $this->files->writeStream(self::part($id, $from), $part);
+        return (int) $this->database->fetchOne(
+            'SELECT COALESCE(SUM(bytes), 0) FROM upload WHERE site_id = ? AND media_id IS NULL',
+            [$site],
+        );
+    }
+
+    /**
+     * @param string $part a local file of so many bytes and that SHA-256
+     *
+     * @throws NoRoom
+     */
+    public function take(string $id, int $from, string $part, int $bytes, string $sha256): void
+    {
+        $this->writer->store($part, self::part($id, $from), $bytes, $sha256);
         $this->database->update(
             'upload',
             ['received' => $from + $bytes, 'at_ms' => (new ShiftedClock())->nowMs()],
@@ -68,22 +87,38 @@ final readonly class Uploads
         );
     }
 
-    /** All parts one after another. */
-    public function join(string $id, string $into): void
+    /**
+     * All parts one after another.
+     *
+     * @throws NoRoom
+     */
+    public function join(string $id, string $into): int
     {
-        $whole = fopen($into, 'w') ?: throw new \RuntimeException('There is no room to join an upload.');
+        $bytes = 0;
         foreach ($this->parts($id) as $part) {
             $stream = $this->files->readStream($part);
-            stream_copy_to_stream($stream, $whole);
+            $bytes += FileWriter::write($into, $stream, append: true)['bytes'];
             fclose($stream);
         }
-        fclose($whole);
+
+        return $bytes;
+    }
+
+    /** Asked for its end again, it answers with its medium. */
+    public function became(string $id, string $media): void
+    {
+        $this->database->update('upload', ['media_id' => $media], ['id' => $id]);
+    }
+
+    public function dropParts(string $id): void
+    {
+        $this->files->deleteDirectory(self::FOLDER."/$id");
     }
 
     public function end(string $id): void
     {
         $this->database->delete('upload', ['id' => $id]);
-        $this->files->deleteDirectory(self::FOLDER."/$id");
+        $this->dropParts($id);
     }
 
     /** @return list<string> ids of those that nothing came for since */

@@ -17,6 +17,8 @@ use UpperPane\Core\Web\WebState;
  */
 final class WebPages implements WebShelf
 {
+    private const LONGEST_ORIGIN = 120;
+
     /** @var array<string, ?WebFacts> */
     private array $known = [];
 
@@ -43,7 +45,8 @@ final class WebPages implements WebShelf
     /** @return bool whether nobody asked for it before */
     public function want(string $address): bool
     {
-        $origin = $this->requests->getCurrentRequest()?->getSchemeAndHttpHost() ?? '';
+        $said = $this->requests->getCurrentRequest()?->getSchemeAndHttpHost() ?? '';
+        $origin = strlen($said) > self::LONGEST_ORIGIN ? '' : $said;
         $now = (new ShiftedClock())->nowMs();
         unset($this->known[$address]);
 

@@ -40,7 +40,10 @@ final class HeadersListener
     {
         $headers = $event->getResponse()->headers;
         $isPlayers = str_starts_with($event->getRequest()->getPathInfo(), '/play/');
-        $headers->set('Content-Security-Policy', $isPlayers ? self::ofPlayers() : self::POLICY);
+        // A stored page brings a sandbox of its own.
+        if (!$headers->has('Content-Security-Policy')) {
+            $headers->set('Content-Security-Policy', $isPlayers ? self::ofPlayers() : self::POLICY);
+        }
         $headers->set('X-Content-Type-Options', 'nosniff');
         $headers->set('Referrer-Policy', 'same-origin');
         $headers->set('X-Frame-Options', 'SAMEORIGIN');

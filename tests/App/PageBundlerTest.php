@@ -16,7 +16,7 @@ final class PageBundlerTest extends TestCase
     public function testAllThatAPageNamesIsInIt(): void
     {
         $dot = (string) base64_decode('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==');
-        $html = (new PageBundler())->bundle(self::zip([
+        $html = (new PageBundler(\dirname(__DIR__, 2)))->bundle(self::zip([
             'tides/index.html' => '<link rel="stylesheet" href="css/main.css"><style>b{background:url(dot.png)}</style>'.
                 '<script src="./run.js"></script><img src="/tides/dot.png"><a href="https://example.org/">x</a>'.
                 '<img src="../../etc/passwd.png"><img src="missing.png">',
@@ -40,6 +40,19 @@ final class PageBundlerTest extends TestCase
         );
     }
 
+    /** Each file once, and one that imports itself as it is: three levels of 300 would be 27 million copies. */
+    public function testAStyleThatImportsItselfIsTakenOnce(): void
+    {
+        $css = str_repeat('@import "a.css";', 300).'b{}';
+        $zip = self::zip(['index.html' => '<link rel="stylesheet" href="a.css">', 'a.css' => $css]);
+        $root = \dirname(__DIR__, 2);
+
+        self::assertSame(
+            '<link rel="stylesheet" href="data:text/css;base64,'.base64_encode($css).'">',
+            (new PageBundler($root))->bundled($zip),
+        );
+    }
+
     /** @return iterable<string, array{string, string}> */
     public static function bad(): iterable
     {
@@ -50,6 +63,15 @@ final class PageBundlerTest extends TestCase
             str_repeat('0', 10 << 20),
         );
         yield 'seventy megabytes in as many kilobytes' => [self::zip($bomb), 'stock.page_too_large'];
+        yield 'a style that imports itself 300 times beside a picture named 20,000 times' => [
+            self::zip([
+                'index.html' => '<link rel="stylesheet" href="a.css"><link rel="stylesheet" href="b.css">',
+                'a.css' => str_repeat('@import "a.css";', 300),
+                'b.css' => str_repeat('i{background:url(p.png)}', 20_000),
+                'p.png' => random_bytes(9000),
+            ]),
+            'stock.page_too_large',
+        ];
         yield 'many files' => [
             self::zip(array_fill_keys(array_map(static fn (int $i) => "$i.js", range(0, 600)), '')),
             'stock.page_too_large',
@@ -60,7 +82,7 @@ final class PageBundlerTest extends TestCase
     public function testWhatIsNoPageIsRefused(string $path, string $code): void
     {
         try {
-            (new PageBundler())->bundle($path);
+            (new PageBundler(\dirname(__DIR__, 2)))->bundle($path);
             self::fail('taken');
         } catch (Refusal $refusal) {
             self::assertSame($code, $refusal->refusalCode);

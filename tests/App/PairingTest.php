@@ -57,15 +57,24 @@ final class PairingTest extends ApiCase
         self::assertSame('pairing.token_form', $this->ask('short', 422)['code']);
     }
 
-    /** Whoever asks without end pushes out others that wait, never the pairing itself, and fills no table. */
-    public function testManyPagesThatAskLeaveTheTableSmall(): void
+    /** Whoever asks without end is refused: a code that a wall shows stays, from whatever address others come. */
+    public function testStrangersCannotPushOutACodeThatIsShown(): void
     {
-        for ($i = 0; $i < 30; ++$i) {
-            $last = $this->ask(self::token());
+        $wall = self::token();
+        $shown = $this->ask($wall);
+        $refused = 0;
+        for ($i = 0; $i < 100; ++$i) {
+            $answer = $this->call('POST', '/api/play/'.self::PLAYER.'/pair', null, null, [
+                'HTTP_AUTHORIZATION' => 'Bearer '.self::token(),
+                'REMOTE_ADDR' => '192.0.2.'.(1 + $i % 4),
+            ]);
+            $refused += ($answer['code'] ?? '') === 'pairing.too_many' ? 1 : 0;
         }
 
-        self::assertLessThanOrEqual(21, (int) self::database()->fetchOne('SELECT COUNT(*) FROM knock'));
-        $this->admit(['pairing_code' => $last['code']], 204);
+        self::assertSame(100 - 48, $refused, 'twelve of each address');
+        self::assertSame($shown, $this->ask($wall));
+        $this->admit(['pairing_code' => $shown['code']], 204);
+        self::assertSame('paired', $this->ask($wall)['state']);
     }
 
     /** @return array<string, mixed> */

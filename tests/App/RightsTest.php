@@ -29,7 +29,8 @@ final class RightsTest extends ApiCase
             $this->signOut();
             $role === null || $this->signIn(explode('@', Harrowmere::PEOPLE[$role->value][1])[0]);
             foreach ($this->table() as $name => $rights) {
-                if (is_string($rights) || $name === 'session_end') {
+                // What nginx asks says 403 of a site that is not there too: it passes no other answer on.
+                if (is_string($rights) || in_array($name, ['session_end', 'stock_allowed'], true)) {
                     continue;
                 }
                 $route = $router->getRouteCollection()->get($name);

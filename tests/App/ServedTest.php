@@ -99,6 +99,54 @@ final class ServedTest extends TestCase
     }
 
     /** Signing in is for our own pages only, and in JSON: no form and no script of another site can do it. */
+    /**
+     * Every error of every location of the configuration, as far as a request can provoke it.
+     *
+     * @return iterable<string, array{string, int}>
+     */
+    public static function faults(): iterable
+    {
+        $host = 'Host: '.parse_url((string) getenv('UPPER_PANE_URL'), \PHP_URL_HOST);
+        $configuration = (string) file_get_contents(\dirname(__DIR__, 2).'/config/servers/nginx.conf');
+        preg_match_all('#location (?:=|~)? ?\^?(/[a-z./-]*)#', $configuration, $found);
+        $paths = array_unique([...$found[1], '/build/assets/', '/mark.svg', '/api/me']);
+        foreach ($paths as $path) {
+            yield "a head of 60 kB for $path" => ["GET $path HTTP/1.1\r\n$host\r\nX: ".str_repeat('a', 60_000), 431];
+            yield "a name that is none for $path" => ["GET $path HTTP/1.1\r\nHost: a b", 400];
+            yield "no name for $path" => ["GET $path HTTP/1.1\r\nX: 1", 400];
+            yield "a version of tomorrow for $path" => ["GET $path HTTP/9.1\r\n$host", 505];
+            yield "a length that is none for $path" => ["POST $path HTTP/1.1\r\n$host\r\nContent-Length: x", 400];
+        }
+        foreach (['/build/assets/', '/fonts/', '/stand-in/', '/released/', '/orders/'] as $folder) {
+            yield "the folder $folder" => ["GET $folder HTTP/1.1\r\n$host", 0];
+        }
+        $faces = glob(\dirname(__DIR__, 2).'/public/fonts/*.ttf') ?: [];
+        foreach (['/mark.svg', '/fonts/'.basename($faces[0])] as $file) {
+            yield "a part that $file has not" => ["GET $file HTTP/1.1\r\n$host\r\nRange: bytes=900000000-", 416];
+            yield "$file if it is another" => ["GET $file HTTP/1.1\r\n$host\r\nIf-Match: \"x\"", 412];
+            yield "$file sent" => ["POST $file HTTP/1.1\r\n$host\r\nContent-Length: 0", 405];
+        }
+        yield 'a way of sending that nobody knows' => ["POST /api/me HTTP/1.1\r\n$host\r\nTransfer-Encoding: x", 501];
+        yield 'the Stock of a site that is not there' => ["POST /api/sites/none/stock HTTP/1.1\r\n$host", 0];
+    }
+
+    #[DataProvider('faults')]
+    public function testEveryErrorOfTheServerIsAProblem(string $head, int $status): void
+    {
+        $at = (array) parse_url((string) getenv('UPPER_PANE_URL'));
+        $socket = fsockopen((string) ($at['host'] ?? ''), (int) ($at['port'] ?? 80)) ?: self::fail('nobody answers');
+        fwrite($socket, "$head\r\nConnection: close\r\n\r\n");
+        $answer = (string) stream_get_contents($socket);
+        fclose($socket);
+        [$headers, $body] = explode("\r\n\r\n", $answer, 2) + [1 => ''];
+
+        self::assertSame(1, preg_match('#^HTTP/1\.1 (\d+)#', $headers, $got), $answer);
+        self::assertGreaterThanOrEqual(400, (int) $got[1], $answer);
+        $status === 0 || self::assertSame($status, (int) $got[1], $answer);
+        self::assertStringContainsString('application/problem+json', $headers, $answer);
+        self::assertNotSame('', json_decode($body, true)['code'] ?? '', $body);
+    }
+
     public function testOnlyOurOwnPagesSignIn(): void
     {
         $login = (string) json_encode(['email' => 'dina@harrowmere.example', 'password' => 'harrowmere']);

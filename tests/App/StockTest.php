@@ -102,7 +102,26 @@ final class StockTest extends ApiCase
         self::assertSame(204, $send(40, substr($bytes, 40)));
         $media = $this->call('POST', "/api/uploads/$id/done", null, 201);
         self::assertSame(['Übersicht, alle.png', hash('sha256', $bytes)], [$media['name'], $media['sha256']]);
-        $this->call('GET', "/api/uploads/$id", null, 404);
+        self::assertSame(
+            $media['id'],
+            $this->call('POST', "/api/uploads/$id/done", null, 201)['id'],
+            'asked for again, it answers the same',
+        );
+        self::assertSame(409, $send(0, substr($bytes, 0, 40)), 'nothing more is taken');
+        self::assertSame(412, $this->part($id, 0, 'x', ['HTTP_TUS_RESUMABLE' => '0.2.2']));
+        self::assertSame(415, $this->part($id, 0, 'x', ['CONTENT_TYPE' => 'text/plain']));
+    }
+
+    /** Names of strangers do not steer what stands beside them. */
+    public function testNamesAreCleaned(): void
+    {
+        $this->signIn();
+        $bytes = self::png();
+        $id = $this->begun($bytes, "board\u{202E}gnp.\e[31m\r\nX-Header: 1\0.png");
+        $this->part($id, 0, $bytes);
+        $name = $this->call('POST', "/api/uploads/$id/done", null, 201)['name'];
+
+        self::assertSame('board gnp. [31m X-Header: 1 .png', $name);
     }
 
     public function testWhatTheStockDoesNotTakeIsRefusedEarly(): void
@@ -172,10 +191,11 @@ final class StockTest extends ApiCase
         return basename((string) $this->response->headers->get('Location'));
     }
 
-    private function part(string $id, int $from, string $part): int
+    /** @param array<string, string> $more */
+    private function part(string $id, int $from, string $part, array $more = []): int
     {
         $type = ['CONTENT_TYPE' => 'application/offset+octet-stream', 'HTTP_UPLOAD_OFFSET' => (string) $from];
-        $this->raw('PATCH', "/api/uploads/$id", $part, $type);
+        $this->raw('PATCH', "/api/uploads/$id", $part, $more + $type);
 
         return $this->response->getStatusCode();
     }

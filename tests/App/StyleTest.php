@@ -76,9 +76,9 @@ final class StyleTest extends ApiCase
         $this->call('POST', '/api/sites/harrowmere/styles', ['style' => self::BOARD, 'name' => 'Taken'], 409);
 
         $file = $this->call('GET', '/api/styles/'.$this->style('Given', ['red' => '#A63D2A']).'/tokens');
-        $file['gap'] = ['$type' => 'dimension', '$value' => ['value' => 8, 'unit' => 'px']];
+        $file['late'] = ['$type' => 'duration', '$value' => ['value' => 8, 'unit' => 'ms']];
         $taken = $this->call('POST', "/api/styles/$style/tokens", ['tokens' => $file] + $step());
-        self::assertSame(['gap'], $taken['left']);
+        self::assertSame(['late'], $taken['left']);
         self::assertSame(['#A63D2A'], array_column($taken['colours'], 'hex'));
         self::assertSame(['Given', 'Refused'], array_values(array_intersect(
             array_column($this->call('GET', '/api/sites/harrowmere/styles')['styles'], 'name'),

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Outside;
 
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\HttpClient\HttpClient;
+use UpperPane\App\Adapter\InsideNet;
 use UpperPane\App\Adapter\PageLooker;
 use UpperPane\Core\Web\Origin;
 use UpperPane\Core\Web\WebState;
@@ -48,7 +49,7 @@ final class FramingTest extends TestCase
         [$own, $other] = [PageServer::start(), PageServer::start()];
         $browser = Chromium::open();
         try {
-            $looker = new PageLooker(HttpClient::create());
+            $looker = new PageLooker(HttpClient::create(), new InsideNet('127.0.0.1,localhost'));
             $ancestor = Origin::of($own->origin);
             $frames = $ours = [];
             foreach ([$own, $other] as $from => $server) {
@@ -93,7 +94,7 @@ final class FramingTest extends TestCase
     public function testSaysWhenNothingComes(): void
     {
         $server = PageServer::start();
-        $looker = new PageLooker(HttpClient::create());
+        $looker = new PageLooker(HttpClient::create(), new InsideNet('127.0.0.1,localhost'));
         self::assertSame('HTTP 404', $looker->look($server->address([], '', 404), null)->said);
         $moved = $server->address(['Location: '.$server->address(['X-Frame-Options: DENY'])], '', 302);
         self::assertSame('X-Frame-Options: DENY', $looker->look($moved, null)->said, 'where it leads counts');

@@ -40,7 +40,7 @@ final readonly class AddScene implements DesignCommand
 
         return new self(
             $input->newId('scene'),
-            $input->text('name', 80, 1),
+            $input->name('name', 80, 1),
             $input->newId('zone'),
             $input->optional('before')?->asId(),
             $input->bool('joins'),

@@ -40,7 +40,7 @@ final readonly class DuplicateScene implements DesignCommand
         return new self(
             $input->id('scene'),
             $input->newId('as'),
-            $input->text('name', 80, 1),
+            $input->name('name', 80, 1),
             $copies,
             $input->bool('joins'),
         );

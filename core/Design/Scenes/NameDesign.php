@@ -25,7 +25,7 @@ final readonly class NameDesign implements DesignCommand
     {
         $input->keys(['do', 'name']);
 
-        return new self($input->text('name', 120, 1));
+        return new self($input->name('name', 120, 1));
     }
 
     public function apply(Document $document): Change

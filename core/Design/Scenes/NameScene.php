@@ -25,7 +25,7 @@ final readonly class NameScene implements DesignCommand
     {
         $input->keys(['do', 'scene', 'name']);
 
-        return new self($input->id('scene'), $input->text('name', 80, 1));
+        return new self($input->id('scene'), $input->name('name', 80, 1));
     }
 
     public function apply(Document $document): Change

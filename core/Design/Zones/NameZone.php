@@ -25,7 +25,7 @@ final readonly class NameZone implements DesignCommand
     {
         $input->keys(['do', 'zone', 'name']);
 
-        return new self($input->id('zone'), $input->text('name', 80));
+        return new self($input->id('zone'), $input->name('name', 80));
     }
 
     public function apply(Document $document): Change

@@ -193,7 +193,7 @@ final readonly class CreateDesign
 
     private static function name(Input $input): string
     {
-        $name = trim($input->text('name', 120, 1));
+        $name = trim($input->name('name', 120, 1));
 
         return $name !== ''
             ? $name

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Design;
 
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Job\Lane;
 use UpperPane\App\Job\LookAtPage;
 use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\DesignLines;
@@ -75,7 +76,7 @@ final readonly class DesignDesk implements Desk
         }
         foreach (MediaUse::addresses($old, $after) as $address) {
             if ($this->pages->want($address)) {
-                $this->queue->add(LookAtPage::KIND, ['address' => $address]);
+                $this->queue->add(LookAtPage::KIND, ['address' => $address], Lane::Long);
             }
         }
         if ($after->style !== null && $after->style !== $old->style) {
@@ -92,8 +93,8 @@ final readonly class DesignDesk implements Desk
 
     public function whole(LoadedDocument $head, Person $person, View $view): array
     {
-        $this->planning->expect(self::design($head), null);
         $stand = $this->planning->stand($head);
+        $this->planning->expect(self::design($head), $stand->site, null);
 
         return $this->answer($head, $view)->whole() + [
             'undo' => $this->undoable->describe($head, $person),

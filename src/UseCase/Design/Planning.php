@@ -106,7 +106,7 @@ final readonly class Planning
 
     public function judge(Design $design, Stand $stand): Judgement
     {
-        $this->expect($design, null);
+        $this->expect($design, $stand->site, null);
 
         return Judgement::of($design, $stand->sheet, $stand->area, $this->context($stand->site, $design));
     }
@@ -116,7 +116,7 @@ final readonly class Planning
     {
         $style = $design->style === null ? null : $this->styles->find($site->id, $design->style);
         $context = new PlanContext(
-            $this->media,
+            $this->media->of((int) $site->id),
             $this->pages,
             $this->fonts->of((int) $site->id),
             new \DateTimeZone($site->timeZone),
@@ -136,7 +136,7 @@ final readonly class Planning
      *
      * @param ?list<string> $zones null for all, grounds included
      */
-    public function expect(Design $design, ?array $zones): void
+    public function expect(Design $design, Site $site, ?array $zones): void
     {
         $ids = [];
         foreach ($zones ?? array_keys($design->zones) as $id) {
@@ -146,9 +146,9 @@ final readonly class Planning
             $ids = [...$ids, ...$scene->ground->mediaIds()];
         }
         $ids = array_values(array_unique($ids));
-        $this->media->expect($ids);
+        $media = $this->media->of((int) $site->id)->expect($ids);
         $this->variants->expect(array_values(array_filter(
-            array_map(fn (string $id) => $this->media->find($id)?->sha256, $ids),
+            array_map(static fn (string $id) => $media->find($id)?->sha256, $ids),
         )));
     }
 }

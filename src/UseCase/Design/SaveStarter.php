@@ -39,7 +39,7 @@ final readonly class SaveStarter
         $site = $this->sites->byId($loaded->siteId) ?? throw Absent::named('site');
         $this->gate->demand($person, Right::Design, $site);
         $at = LayoutAt::of(Planning::design($loaded), ...LayoutAt::fields($input));
-        $put = new PutStarter($input->newId('starter'), OwnStarter::of(trim($input->text('name', 80, 1)), $at));
+        $put = new PutStarter($input->newId('starter'), OwnStarter::of(trim($input->name('name', 80, 1)), $at));
         $shelf = $this->entities->wrapInTransaction(function () use ($site, $person): string {
             $this->sites->lock($site);
 

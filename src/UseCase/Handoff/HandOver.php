@@ -9,6 +9,7 @@ use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Release;
+use UpperPane\App\Job\Lane;
 use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
@@ -63,7 +64,7 @@ final readonly class HandOver
             $release = $this->entities->find(Release::class, $releaseId) ?? throw Absent::named('release');
             $known = $this->players->handedAs($madeAs);
             if ($known !== null) {
-                return $known->player === $player
+                return $known->player === $player && $known->release === $release
                     ? $player
                     : throw Conflict::because('request.id_taken', ['id' => $madeAs]);
             }
@@ -94,7 +95,7 @@ final readonly class HandOver
                 ),
             );
             ++$player->ordersNumber;
-            $this->queue->add(PublishJob::KIND, ['player' => $player->code]);
+            $this->queue->add(PublishJob::KIND, ['player' => $player->code], Lane::Now);
             $this->entities->flush();
 
             return $player;

@@ -9,6 +9,7 @@ use UpperPane\App\Adapter\Published;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Job\Lane;
 use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\Knocks;
 use UpperPane\App\Repository\Players;
@@ -40,11 +41,13 @@ final readonly class PairPlayer
     }
 
     /**
+     * @param string $from address of the client
+     *
      * @return array<string, string|int> `orders` and `name` for the player; else the `code` to show and `until_ms`
      *
-     * @throws Refusal `pairing.token_form`
+     * @throws Refusal `pairing.token_form`, `pairing.too_many`
      */
-    public function ask(string $code, string $token): array
+    public function ask(string $code, string $token, string $from): array
     {
         $hash = self::hash($token, '');
         $player = $this->players->byCode($code) ?? throw Absent::named('player');
@@ -52,7 +55,7 @@ final readonly class PairPlayer
         return $player->tokenHash !== null && hash_equals($player->tokenHash, $hash)
             ? ['state' => 'paired', 'orders' => "/orders/{$player->ordersKey}.json", 'name' => $player->name]
             : ['state' => 'waiting', 'name' => $player->name]
-                + $this->knocks->of($player, $hash, $this->clock->nowMs());
+                + $this->knocks->of($player, $hash, $this->clock->nowMs(), $from);
     }
 
     /**
@@ -80,7 +83,7 @@ final readonly class PairPlayer
             $player->tokenHash = $hash;
             $player->ordersKey = bin2hex(random_bytes(20));
             ++$player->ordersNumber;
-            $this->queue->add(PublishJob::KIND, ['player' => $player->code]);
+            $this->queue->add(PublishJob::KIND, ['player' => $player->code], Lane::Now);
 
             return $oldKey;
         });

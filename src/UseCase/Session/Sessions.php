@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Session;
 
 use Doctrine\DBAL\Connection;
+use UpperPane\App\Adapter\QuietSessionHandler;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Recorder;
@@ -20,7 +21,7 @@ final readonly class Sessions
     {
         $this->database->executeStatement('DELETE FROM signed_in WHERE session NOT IN (SELECT sess_id FROM session)');
         $this->database->insert('signed_in', [
-            'session' => $session,
+            'session' => QuietSessionHandler::kept($session),
             'name' => bin2hex(random_bytes(8)),
             'person_id' => $person->id,
             'address' => $visitor->address,
@@ -49,7 +50,7 @@ final readonly class Sessions
                 'agent' => (string) $row['agent'],
                 'since' => gmdate(\DATE_ATOM, (int) $row['since_s']),
                 'seen' => gmdate(\DATE_ATOM, (int) $row['sess_time']),
-                'here' => hash_equals($current, (string) $row['session']),
+                'here' => hash_equals(QuietSessionHandler::kept($current), (string) $row['session']),
             ],
             $rows,
         );

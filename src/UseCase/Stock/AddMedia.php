@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Stock;
 
 use Doctrine\ORM\EntityManagerInterface;
-use League\Flysystem\FilesystemOperator;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\FileKind;
+use UpperPane\App\Adapter\FileWriter;
 use UpperPane\App\Adapter\MediaFiles;
+use UpperPane\App\Adapter\NoRoom;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
@@ -60,7 +61,7 @@ final readonly class AddMedia
 
     public function __construct(
         private EntityManagerInterface $entities,
-        private FilesystemOperator $files,
+        private FileWriter $writer,
         private ShiftedClock $clock,
         private Queue $queue,
         private Gate $gate,
@@ -76,6 +77,7 @@ final readonly class AddMedia
      * @return array<string, mixed>
      *
      * @throws Refusal `stock.empty`, `stock.type`, `stock.no_room`
+     * @throws NoRoom
      */
     public function __invoke(string $siteSlug, string $path, string $name, Person $person): array
     {
@@ -90,6 +92,14 @@ final readonly class AddMedia
         return $this->entities->wrapInTransaction(
             fn () => $this->add($site, $path, $name, $sha256, $mime, $bytes, $person),
         );
+    }
+
+    /** As a file system of any kind may call a file: what does not show, or steers, is left out. */
+    public static function named(string $name): string
+    {
+        $plain = trim((string) preg_replace('/[\p{C}\p{Zl}\p{Zp}]+/u', ' ', mb_scrub($name)));
+
+        return mb_substr($plain === '' ? 'file' : $plain, 0, 250);
     }
 
     /** @return array<string, mixed> */
@@ -110,14 +120,14 @@ final readonly class AddMedia
         if ($known !== null && $known->state !== Media::FAILED && $known->takenMs === null) {
             return StockList::line($known, 0) + ['already' => true];
         }
-        $this->keep($path, $sha256);
+        $this->writer->store($path, MediaFiles::original($sha256), $bytes, $sha256);
         if ($known !== null) {
             return StockList::line($this->again($known, $person), 0);
         }
         $media = new Media(
             Uuid::v7()->toRfc4122(),
             $site,
-            mb_substr($name, 0, 250),
+            self::named($name),
             $sha256,
             $mime,
             $bytes,
@@ -127,7 +137,7 @@ final readonly class AddMedia
         $this->entities->wrapInTransaction(function () use ($media, $person): void {
             $this->entities->persist($media);
             $this->entities->flush();
-            $this->queue->add(InspectMedia::KIND, ['media' => $media->id]);
+            $this->queue->add(InspectMedia::KIND, ['media' => $media->id], InspectMedia::lane($media->mime));
             $this->recorder->record($person, 'stock.add', $media->id, ['name' => $media->name]);
         });
 
@@ -139,20 +149,10 @@ final readonly class AddMedia
     {
         $this->entities->wrapInTransaction(function () use ($media, $person): void {
             [$media->state, $media->fault, $media->takenMs] = [Media::WAITING, null, null];
-            $this->queue->add(InspectMedia::KIND, ['media' => $media->id]);
+            $this->queue->add(InspectMedia::KIND, ['media' => $media->id], InspectMedia::lane($media->mime));
             $this->recorder->record($person, 'stock.again', $media->id, ['name' => $media->name]);
         });
 
         return $media;
-    }
-
-    /** Written to a temporary name and moved, so that nobody ever sees half a file. */
-    private function keep(string $path, string $sha256): void
-    {
-        $target = MediaFiles::original($sha256);
-        $stream = fopen($path, 'r') ?: throw new \RuntimeException('The upload is gone.');
-        $temporary = $target.'.'.bin2hex(random_bytes(4));
-        $this->files->writeStream($temporary, $stream);
-        $this->files->move($temporary, $target);
     }
 }

@@ -5,8 +5,12 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Stock;
 
 use Doctrine\DBAL\Connection;
+use Doctrine\ORM\EntityManagerInterface;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\App\Adapter\FileKind;
+use UpperPane\App\Adapter\FileWriter;
+use UpperPane\App\Adapter\NoRoom;
+use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Repository\Sites;
@@ -35,6 +39,7 @@ final readonly class SendInParts
         private Sites $sites,
         private Gate $gate,
         private AddMedia $add,
+        private EntityManagerInterface $entities,
         private string $varDir,
     ) {
     }
@@ -54,9 +59,10 @@ final readonly class SendInParts
             throw Refusal::because('stock.too_large', '/file', ['name' => $name, 'most' => self::MOST_BYTES >> 30]);
         }
         // While it is put together, it lies there twice.
-        Room::demand((int) disk_free_space($this->varDir), 2 * $bytes);
+        $promised = $this->uploads->promised((int) $site->id);
+        Room::demand((int) disk_free_space($this->varDir), 2 * $bytes + $promised);
         $id = Uuid::v7()->toRfc4122();
-        $this->uploads->begin($id, (int) $site->id, (int) $person->id, mb_substr($name, 0, 250), $bytes);
+        $this->uploads->begin($id, (int) $site->id, (int) $person->id, AddMedia::named($name), $bytes);
 
         return $id;
     }
@@ -81,6 +87,7 @@ final readonly class SendInParts
      * @throws Absent
      * @throws Conflict `stock.upload_elsewhere` when it does not go on where the last part ended
      * @throws Refusal  `stock.part`, `stock.type`
+     * @throws NoRoom
      */
     public function take(string $id, int $from, mixed $part, Person $person): int
     {
@@ -89,45 +96,62 @@ final readonly class SendInParts
             if ($from !== $upload['received']) {
                 throw Conflict::because('stock.upload_elsewhere', ['received' => $upload['received']]);
             }
-            $held = tmpfile() ?: throw new \RuntimeException('There is no room for a part.');
-            $bytes = (int) stream_copy_to_stream($part, $held, self::MOST_PART_BYTES + 1);
-            if ($bytes < 1 || $bytes > min(self::MOST_PART_BYTES, $upload['bytes'] - $from)) {
-                throw Refusal::because('stock.part', '/', [
-                    'bytes' => $bytes,
-                    'most' => min(self::MOST_PART_BYTES, $upload['bytes'] - $from),
-                ]);
+            $held = FileWriter::temporary(self::MOST_PART_BYTES);
+            try {
+                ['bytes' => $bytes, 'sha256' => $sha256] = FileWriter::write($held, $part, self::MOST_PART_BYTES + 1);
+                if ($bytes < 1 || $bytes > min(self::MOST_PART_BYTES, $upload['bytes'] - $from)) {
+                    throw Refusal::because('stock.part', '/', [
+                        'bytes' => $bytes,
+                        'most' => min(self::MOST_PART_BYTES, $upload['bytes'] - $from),
+                    ]);
+                }
+                if ($from === 0) {
+                    // What the Stock does not take is refused before all of it is sent.
+                    FileKind::demand($held, $upload['name'], AddMedia::KINDS);
+                }
+                $this->uploads->take($id, $from, $held, $bytes, $sha256);
+            } finally {
+                unlink($held);
             }
-            if ($from === 0) {
-                // What the Stock does not take is refused before all of it is sent.
-                FileKind::demand(stream_get_meta_data($held)['uri'] ?? '', $upload['name'], AddMedia::KINDS);
-            }
-            rewind($held);
-            $this->uploads->take($id, $from, $held, $bytes);
 
             return $from + $bytes;
         });
     }
 
     /**
+     * Receiving, then joining, then done, under one lock: whoever asks meanwhile waits for it, and whoever asks again
+     * gets the same medium. No part is taken away before the whole is stored and was read again.
+     *
      * @return array<string, mixed> the medium
      *
      * @throws Absent
      * @throws Conflict `stock.upload_elsewhere` while a part of it is missing
+     * @throws NoRoom
      */
     public function done(string $id, Person $person): array
     {
-        $upload = $this->upload($id, $person);
-        if ($upload['received'] !== $upload['bytes']) {
-            throw Conflict::because('stock.upload_elsewhere', ['received' => $upload['received']]);
-        }
-        $whole = (string) tempnam(sys_get_temp_dir(), 'pane');
-        try {
-            $this->uploads->join($id, $whole);
-            $media = ($this->add)($this->site($upload)->slug, $whole, $upload['name'], $person);
-        } finally {
-            unlink($whole);
-        }
-        $this->uploads->end($id);
+        $media = $this->database->transactional(function () use ($id, $person): array {
+            $upload = $this->upload($id, $person, true);
+            if ($upload['media'] !== null) {
+                return StockList::line($this->media($upload['media']), 0) + ['already' => true];
+            }
+            if ($upload['received'] !== $upload['bytes']) {
+                throw Conflict::because('stock.upload_elsewhere', ['received' => $upload['received']]);
+            }
+            $whole = FileWriter::temporary($upload['bytes']);
+            try {
+                if ($this->uploads->join($id, $whole) !== $upload['bytes']) {
+                    throw new \RuntimeException("Parts of the upload $id are not there.");
+                }
+                $media = ($this->add)($this->site($upload)->slug, $whole, $upload['name'], $person);
+            } finally {
+                unlink($whole);
+            }
+            $this->uploads->became($id, (string) $media['id']);
+
+            return $media;
+        });
+        $this->uploads->dropParts($id);
 
         return $media;
     }
@@ -149,6 +173,12 @@ final readonly class SendInParts
         $this->gate->demand($person, Right::Fill, $this->site($upload));
 
         return $upload;
+    }
+
+    /** @throws Absent */
+    private function media(string $id): Media
+    {
+        return $this->entities->find(Media::class, $id) ?? throw Absent::named('medium');
     }
 
     /** @param Row $upload */

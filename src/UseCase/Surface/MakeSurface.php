@@ -83,7 +83,7 @@ final readonly class MakeSurface
         $input->keys(['made_as', 'name']);
         $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
         $this->gate->demand($person, Right::Mount, $row->site);
-        [$name, $madeAs] = [$input->text('name', 120, 1), $input->uuid('made_as')];
+        [$name, $madeAs] = [$input->name('name', 120, 1), $input->uuid('made_as')];
 
         return $this->once($row->site, $madeAs, function () use ($row, $name, $madeAs, $person): string {
             $set = [

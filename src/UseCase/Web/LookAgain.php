@@ -6,6 +6,7 @@ namespace UpperPane\App\UseCase\Web;
 
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Job\Chore;
+use UpperPane\App\Job\Lane;
 use UpperPane\App\Job\LookAtPage;
 use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\WebPages;
@@ -30,7 +31,7 @@ final readonly class LookAgain implements Chore
     {
         $old = $this->pages->lookedBefore((new ShiftedClock())->nowMs() - self::AFTER_MS, self::MOST);
         foreach ($old as $address) {
-            $this->queue->add(LookAtPage::KIND, ['address' => $address]);
+            $this->queue->add(LookAtPage::KIND, ['address' => $address], Lane::Long);
         }
 
         return $old === [] ? '' : 'pages asked again: '.count($old);
