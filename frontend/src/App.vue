@@ -2,10 +2,11 @@
 import { useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
 import TheLintel from './ui/TheLintel.vue'
-import { useKeptFocus } from './ui/useKeptFocus'
+import { useDialogFocus, useKeptFocus } from './ui/useKeptFocus'
 
 const route = useRoute()
 useKeptFocus(useTemplateRef<HTMLElement>('place'))
+useDialogFocus()
 </script>
 
 <template>

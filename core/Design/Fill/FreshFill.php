@@ -126,6 +126,8 @@ final class FreshFill
     {
         return ['media' => $input->id('media')] +
             ($input->has('fit') ? ['fit' => $input->enum('fit', FitMode::class)->value] : []) +
+            // What is seen through in places is seen through there.
+            ($input->has('bare') && $input->bool('bare') ? ['ground' => null] : []) +
             self::MEDIA;
     }
 
@@ -137,12 +139,13 @@ final class FreshFill
         );
     }
 
-    /** @return array{media?: string, fit?: string, text?: string} what {@see parse()} made it of, beside its kind */
+    /** @return array{media?: string, fit?: string, bare?: true, text?: string} what {@see parse()} made it of, beside its kind */
     public static function given(Fill $fresh): array
     {
         return array_filter([
             'media' => $fresh->mediaIds()[0] ?? '',
             'fit' => $fresh instanceof MediaFill && $fresh->fit !== FitMode::Contain ? $fresh->fit->value : '',
+            'bare' => $fresh instanceof MediaFill && $fresh->ground === null,
             'text' => $fresh instanceof TextFill ? $fresh->text : '',
         ]);
     }

@@ -27,7 +27,7 @@ final readonly class BeginFill implements DesignCommand
 
     public static function parse(Input $input): self
     {
-        $input->keys(['do', 'zone', 'kind', 'media', 'fit', 'text', 'entry']);
+        $input->keys(['do', 'zone', 'kind', 'media', 'fit', 'bare', 'text', 'entry']);
 
         return new self($input->id('zone'), FreshFill::parse($input), $input->newId('entry'));
     }

@@ -144,6 +144,8 @@ export interface SceneLine {
   mark: Mark | null
   turned: boolean
   zones: number
+  /** Its zones in its own layout, back to front; without a colour of its own, by its kind. */
+  sketch: { rect: Rect; kind: Fill['kind']; colour: string | null }[]
 }
 /** Findings of a scene: of its layout, and by zone; `all` when every zone was judged. */
 export interface SceneFindings {

@@ -7,6 +7,7 @@ import type { Plan } from '../plan/types'
 import { call } from '../api/client'
 import type { FontLine, Mullion } from '../api/types'
 import { useSession } from '../session/session'
+import { isPersons } from '../ui/focus'
 import SeamLines from '../ui/SeamLines.vue'
 import DimensionLines from './DimensionLines.vue'
 import { useDesign } from './design'
@@ -25,6 +26,7 @@ import TextInPlace from './TextInPlace.vue'
 import { useMullionDrag } from './useMullionDrag'
 import { useLattice } from './useLattice'
 import { usePasteboard } from './usePasteboard'
+import { useAwake } from './useAwake'
 import { useSceneStage } from './useSceneStage'
 import { useView } from './useView'
 import { useWriting } from './useWriting'
@@ -42,6 +44,7 @@ const canvas = computed(() => design.answer?.canvas ?? ([1, 1] as [number, numbe
 const editable = computed(() => session.may('design', design.answer?.surface?.site) && props.round === null)
 const { scale, left, top, view, wheel, pan, ready } = useView(room, () => canvas.value)
 const drawing = useDrawing()
+const { awake, kept, stir, leave } = useAwake()
 const lattice = useLattice()
 const { writing, begin, beginAt, end } = useWriting(() => editable.value)
 const mullions = useMullionDrag(
@@ -149,12 +152,18 @@ function letGo(event: KeyboardEvent): void {
   held.value = false
   event.preventDefault()
 }
+/** Single keys are commands only where the person put the focus; what is typed elsewhere does nothing here. */
+function guard(event: KeyboardEvent): void {
+  const single = !event.ctrlKey && !event.metaKey && event.key !== 'Tab' && event.key !== 'Escape'
+  if (single && !isPersons(event.target)) event.stopPropagation()
+}
 function keys(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return
   const acts: Record<string, () => void> = {
     ' ': () => (held.value = true),
     ',': () => emit('step', -1000),
     '.': () => emit('step', 1000),
+    l: () => (kept.value = !kept.value),
     '0': view.fit,
     '1': view.actual,
     '2': () => design.zone && view.around(design.zone.rect),
@@ -181,12 +190,16 @@ function keys(event: KeyboardEvent): void {
     class="canvas-room"
     role="group"
     :aria-label="t('bench.canvas')"
+    @keydown.capture="guard"
     @keydown="keys"
     @keyup="letGo"
     @wheel="wheel"
+    @pointermove="stir"
+    @pointerleave="leave"
     @pointerdown.capture="press">
     <div
       class="canvas-sheet"
+      :class="{ awake: awake || kept }"
       @dblclick="beginAt"
       :style="{ left: `${left}px`, top: `${top}px`, width: `${canvas[0] * scale}px`, height: `${canvas[1] * scale}px` }">
       <div ref="stageRoot" class="bench-stage" :style="{ transform: `scale(${scale})`, '--scale': scale }" aria-hidden="true" />

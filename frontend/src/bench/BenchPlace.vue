@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watch } from 'vue'
+import { computed, onMounted, ref, toRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { ProblemError } from '../api/client'
@@ -17,7 +17,7 @@ import BenchCanvas from './BenchCanvas.vue'
 import BenchColumn from './BenchColumn.vue'
 import BenchNotes from './BenchNotes.vue'
 import BesideSheets from './BesideSheets.vue'
-import type { Aside, Face } from './column'
+import type { Aside } from './column'
 import { useDesign } from './design'
 import MissingZones from './MissingZones.vue'
 import PutNotes from './PutNotes.vue'
@@ -38,7 +38,7 @@ const session = useSession()
 const styles = useStyles()
 const error = ref<unknown>(null)
 const canvas = ref<InstanceType<typeof BenchCanvas>>()
-const face = ref<Face>('particulars')
+const face = toRef(design, 'shown')
 const aside = ref<Aside | null>(null)
 const playhead = usePlayhead((tMs, running) => draw(tMs, running))
 const round = useRoundPlay(playhead.tMs, playhead.playing)

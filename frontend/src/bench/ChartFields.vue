@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { ref, watch } from 'vue'
+import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ChartFill } from '../api/types'
 import MeasureField from '../ui/MeasureField.vue'
@@ -16,16 +16,26 @@ const design = useDesign()
 const forms = ['bars', 'line', 'gauge', 'figure'] as const
 /** What is typed stays as typed, also a row that is not whole yet. */
 const rows = ref<[string, string][]>([])
+const table = useTemplateRef<HTMLElement>('table')
 watch(
   () => props.fill.rows,
-  (known) => (rows.value = known.map(([label, value]) => [label, value])),
+  // While somebody is in the rows they are theirs: an answer about one takes away no other.
+  (known) => table.value?.contains(document.activeElement) || (rows.value = known.map(([label, value]) => [label, value])),
   { immediate: true },
 )
 const text = (event: Event): string => (event.target as HTMLInputElement).value
 const send = (): void => emit('set', { rows: rows.value.filter(([, value]) => value.trim() !== '') }, 'rows')
-const add = (): void => void (rows.value = [...rows.value, ['', '']])
-function remove(index: number): void {
+const labelOf = (index: number): HTMLElement | null | undefined =>
+  table.value?.querySelectorAll<HTMLElement>('.chart-row')[index]?.querySelector('input')
+async function add(): Promise<void> {
+  rows.value = [...rows.value, ['', '']]
+  await nextTick()
+  labelOf(rows.value.length - 1)?.focus()
+}
+async function remove(index: number): Promise<void> {
   rows.value = rows.value.filter((_, at) => at !== index)
+  await nextTick()
+  ;(labelOf(Math.min(index, rows.value.length - 1)) ?? table.value?.querySelector<HTMLElement>('.btn'))?.focus()
   send()
 }
 </script>
@@ -43,7 +53,7 @@ function remove(index: number): void {
       <BFormInput size="sm" maxlength="20" :model-value="fill.unit" @change="emit('set', { unit: text($event) }, 'unit')" />
     </label>
   </div>
-  <fieldset class="rows">
+  <fieldset ref="table" class="rows">
     <legend>{{ t('chart.rows') }}</legend>
     <div v-for="(row, index) in rows" :key="index" class="chart-row">
       <BFormInput v-model="row[0]" size="sm" maxlength="80" :aria-label="t('chart.label', { row: index + 1 })" @change="send" />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
+import { faceOf, goOn } from '../ui/focus'
 import { useDesign } from './design'
 import { halvesOf } from './parts'
 import StarterGrid from './StarterGrid.vue'
@@ -11,7 +12,8 @@ const emit = defineEmits<{ fill: [kind: Fill['kind']]; stock: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const kinds = ['text', 'clock', 'dial', 'count', 'progress', 'qr', 'shape', 'chart', 'web', 'live', 'colour', 'playlist'] as const
-const split = (axis: 'x' | 'y'): void => void design.split(props.zone, axis, halvesOf(design.bench, props.zone)[axis].at)
+const split = (axis: 'x' | 'y'): void =>
+  void goOn(() => design.split(props.zone, axis, halvesOf(design.bench, props.zone)[axis].at), faceOf(props.zone))
 </script>
 
 <template>

@@ -15,7 +15,8 @@ import ShapeFields from './ShapeFields.vue'
 import TextFields from './TextFields.vue'
 import WebFields from './WebFields.vue'
 
-const props = defineProps<{ fill: Fill; items: Item[] }>()
+/** `part`: which section of the particulars it stands in; without one, all of it. */
+const props = defineProps<{ fill: Fill; items: Item[]; part?: 'fill' | 'look' | 'time' | undefined }>()
 const emit = defineEmits<{ change: [fill: Fill, target: string] }>()
 const { t } = useI18n()
 const design = useDesign()
@@ -40,8 +41,14 @@ function set(part: Partial<Fill>, target: string): void {
     :fill="fill"
     :item="items[0]"
     :zone="design.zone ? [design.zone.rect[2], design.zone.rect[3]] : undefined"
+    :part="part"
     @set="set" />
-  <TextFields v-else-if="fill.kind === 'text' || fill.kind === 'clock' || fill.kind === 'count'" :fill="fill" :item="items[0]" @set="set" />
+  <TextFields
+    v-else-if="fill.kind === 'text' || fill.kind === 'clock' || fill.kind === 'count'"
+    :fill="fill"
+    :item="items[0]"
+    :part="part"
+    @set="set" />
   <DialFields v-else-if="fill.kind === 'dial'" :fill="fill" @set="set" />
   <ProgressFields v-else-if="fill.kind === 'progress'" :fill="fill" @set="set" />
   <QrFields v-else-if="fill.kind === 'qr'" :fill="fill" :item="items[0]" @set="set" />

@@ -12,7 +12,15 @@ import FaceMarks from './FaceMarks.vue'
 import GroundField from './GroundField.vue'
 import TrimFields from './TrimFields.vue'
 
-const props = defineProps<{ fill: MediaFill; item: Item | undefined; plain?: boolean; zone?: [number, number] | undefined }>()
+/** `part`: which section of the particulars it stands in; without one, all of it. */
+const props = defineProps<{
+  fill: MediaFill
+  item: Item | undefined
+  plain?: boolean
+  zone?: [number, number] | undefined
+  part?: 'fill' | 'look' | 'time' | undefined
+}>()
+const shows = (part: 'fill' | 'look' | 'time'): boolean => props.part === undefined || props.part === part
 const emit = defineEmits<{ set: [part: Partial<MediaFill>, target: string] }>()
 const { t } = useI18n()
 const stock = useUploads()
@@ -60,98 +68,109 @@ function point(event: MouseEvent): void {
 </script>
 
 <template>
-  <div v-if="media" class="media-facts">
-    <button type="button" class="focus-picture" :aria-label="`${t('fill.focus-x')}, ${t('fill.focus-y')}`" @click="point" @keydown="shift">
-      <img :src="`/media/${media.sha256}/thumbnail`" alt="" draggable="false" />
-      <span class="focus-mark" :style="{ left: `${fill.focus[0] / 1000}%`, top: `${fill.focus[1] / 1000}%` }" />
-    </button>
-    <p>
-      <strong>{{ media.name }}</strong>
-      <br />
-      <span v-if="media.size" class="measure">
-        {{ pixels(...media.size) }}
-        <template v-if="media.duration_ms">· {{ seconds(media.duration_ms) }}</template>
-      </span>
+  <template v-if="shows('fill')">
+    <div v-if="media" class="media-facts">
+      <button
+        type="button"
+        class="focus-picture"
+        :aria-label="`${t('fill.focus-x')}, ${t('fill.focus-y')}`"
+        @click="point"
+        @keydown="shift">
+        <img :src="`/media/${media.sha256}/thumbnail`" alt="" draggable="false" />
+        <span class="focus-mark" :style="{ left: `${fill.focus[0] / 1000}%`, top: `${fill.focus[1] / 1000}%` }" />
+      </button>
+      <p>
+        <strong>{{ media.name }}</strong>
+        <br />
+        <span v-if="media.size" class="measure">
+          {{ pixels(...media.size) }}
+          <template v-if="media.duration_ms">· {{ seconds(media.duration_ms) }}</template>
+        </span>
+      </p>
+    </div>
+    <div class="choices" role="radiogroup" :aria-label="t('fill.fit')">
+      <BFormRadio
+        v-for="one in fits"
+        :key="one"
+        name="fit"
+        inline
+        :value="one"
+        :model-value="fill.fit"
+        @update:model-value="emit('set', { fit: one }, 'fit')">
+        {{ t(`fill.${one}`) }}
+      </BFormRadio>
+    </div>
+    <p v-if="item && 'cut_ppm' in item" class="measure" role="status">
+      {{ item.cut_ppm > 0 ? `${percent(item.cut_ppm / 1e6)} ${t('bench.cut')}` : t('bench.seen') }}
+      <template v-if="media?.size">· {{ t('fill.of-px', { seen: pixels(...item.seen_px), whole: pixels(...media.size) }) }}</template>
+      · × {{ (item.scale_ppm / 1e6).toFixed(2) }}
     </p>
-  </div>
-  <div class="choices" role="radiogroup" :aria-label="t('fill.fit')">
-    <BFormRadio
-      v-for="one in fits"
-      :key="one"
-      name="fit"
-      inline
-      :value="one"
-      :model-value="fill.fit"
-      @update:model-value="emit('set', { fit: one }, 'fit')">
-      {{ t(`fill.${one}`) }}
-    </BFormRadio>
-  </div>
-  <p v-if="item && 'cut_ppm' in item" class="measure" role="status">
-    {{ item.cut_ppm > 0 ? `${percent(item.cut_ppm / 1e6)} ${t('bench.cut')}` : t('bench.seen') }}
-    <template v-if="media?.size">· {{ t('fill.of-px', { seen: pixels(...item.seen_px), whole: pixels(...media.size) }) }}</template>
-    · × {{ (item.scale_ppm / 1e6).toFixed(2) }}
-  </p>
-  <div class="field-row">
-    <label>
-      {{ t('fill.focus-x') }}
-      <BFormInput
-        size="sm"
-        class="measure"
-        type="number"
-        min="0"
-        max="100"
-        :model-value="fill.focus[0] / 1000"
-        @change="focus(0, $event)" />
+    <div class="field-row">
+      <label>
+        {{ t('fill.focus-x') }}
+        <BFormInput
+          size="sm"
+          class="measure"
+          type="number"
+          min="0"
+          max="100"
+          :model-value="fill.focus[0] / 1000"
+          @change="focus(0, $event)" />
+      </label>
+      <label>
+        {{ t('fill.focus-y') }}
+        <BFormInput
+          size="sm"
+          class="measure"
+          type="number"
+          min="0"
+          max="100"
+          :model-value="fill.focus[1] / 1000"
+          @change="focus(1, $event)" />
+      </label>
+    </div>
+    <CropFields
+      v-if="media?.size"
+      :key="media.id"
+      :crop="fill.crop ?? null"
+      :picture="`/media/${media.sha256}/thumbnail`"
+      :size="media.size"
+      :zone="zone ?? null"
+      @set="(crop) => emit('set', { crop }, 'crop')" />
+  </template>
+  <template v-if="shows('look')">
+    <label v-if="fill.kind === 'picture'">
+      {{ t('fill.delivered') }}
+      <BFormSelect size="sm" :model-value="fill.quality ?? 'usual'" @change="quality">
+        <option v-for="one in ['usual', 'small', 'original']" :key="one" :value="one">{{ t(`fill.delivered-${one}`) }}</option>
+      </BFormSelect>
+      <span v-if="media" class="measure hint">{{ delivered }}</span>
     </label>
-    <label>
-      {{ t('fill.focus-y') }}
-      <BFormInput
-        size="sm"
-        class="measure"
-        type="number"
-        min="0"
-        max="100"
-        :model-value="fill.focus[1] / 1000"
-        @change="focus(1, $event)" />
-    </label>
-  </div>
-  <CropFields
-    v-if="media?.size"
-    :key="media.id"
-    :crop="fill.crop ?? null"
-    :picture="`/media/${media.sha256}/thumbnail`"
-    :size="media.size"
-    :zone="zone ?? null"
-    @set="(crop) => emit('set', { crop }, 'crop')" />
-  <label v-if="fill.kind === 'picture'">
-    {{ t('fill.delivered') }}
-    <BFormSelect size="sm" :model-value="fill.quality ?? 'usual'" @change="quality">
-      <option v-for="one in ['usual', 'small', 'original']" :key="one" :value="one">{{ t(`fill.delivered-${one}`) }}</option>
-    </BFormSelect>
-    <span v-if="media" class="measure hint">{{ delivered }}</span>
-  </label>
-  <ClipFields v-if="!plain" :clip="fill.clip ?? null" @set="(clip) => emit('set', { clip }, 'clip')" />
-  <FaceMarks
-    v-if="media && !plain"
-    :faces="fill.faces ?? []"
-    :picture="`/media/${media.sha256}/thumbnail`"
-    @set="(faces) => emit('set', { faces }, 'faces')" />
-  <GroundField :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
-  <BFormCheckbox
-    v-if="fill.kind === 'picture'"
-    :model-value="fill.behind === 'blurred'"
-    @update:model-value="(on) => emit('set', { behind: on ? 'blurred' : null }, 'behind')">
-    {{ t('fill.behind') }}
-  </BFormCheckbox>
-  <TrimFields
-    v-if="fill.kind === 'video' && media?.duration_ms"
-    :fill="fill"
-    :duration-ms="media.duration_ms"
-    @set="(part, target) => emit('set', part, target)" />
-  <BFormCheckbox
-    v-if="fill.kind === 'video'"
-    :model-value="fill.sound"
-    @update:model-value="(on) => emit('set', { sound: on === true }, 'sound')">
-    {{ t('fill.sound') }}
-  </BFormCheckbox>
+    <ClipFields v-if="!plain" :clip="fill.clip ?? null" @set="(clip) => emit('set', { clip }, 'clip')" />
+    <FaceMarks
+      v-if="media && !plain"
+      :faces="fill.faces ?? []"
+      :picture="`/media/${media.sha256}/thumbnail`"
+      @set="(faces) => emit('set', { faces }, 'faces')" />
+    <GroundField :value="fill.ground" @set="(ground) => emit('set', { ground }, 'ground')" />
+    <BFormCheckbox
+      v-if="fill.kind === 'picture'"
+      :model-value="fill.behind === 'blurred'"
+      @update:model-value="(on) => emit('set', { behind: on ? 'blurred' : null }, 'behind')">
+      {{ t('fill.behind') }}
+    </BFormCheckbox>
+  </template>
+  <template v-if="shows('time')">
+    <TrimFields
+      v-if="fill.kind === 'video' && media?.duration_ms"
+      :fill="fill"
+      :duration-ms="media.duration_ms"
+      @set="(part, target) => emit('set', part, target)" />
+    <BFormCheckbox
+      v-if="fill.kind === 'video'"
+      :model-value="fill.sound"
+      @update:model-value="(on) => emit('set', { sound: on === true }, 'sound')">
+      {{ t('fill.sound') }}
+    </BFormCheckbox>
+  </template>
 </template>

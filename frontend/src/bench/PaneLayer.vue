@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ZonePlan } from '../plan/types'
+import { faceOf, goOn } from '../ui/focus'
 import { pixels, ratioText } from '../ui/format'
 import { useDesign } from './design'
 import { halvesOf } from './parts'
@@ -42,7 +43,7 @@ const aim = (plan: ZonePlan, axis: 'x' | 'y', event: PointerEvent): void => {
 async function cut(): Promise<void> {
   const line = guide.value
   guide.value = null
-  if (line) await design.split(line.zone, line.axis, line.at)
+  if (line) await goOn(() => design.split(line.zone, line.axis, line.at), faceOf(line.zone))
 }
 
 /** At the pointer when it is over the pane, else in half. */
@@ -70,6 +71,14 @@ function keys(plan: ZonePlan, event: KeyboardEvent): void {
   event.preventDefault()
   event.stopPropagation()
   act()
+}
+/** The edge of the canvas at which its letter hangs outside; none of a pane in the middle. */
+function edgeOf({ rect }: ZonePlan): string {
+  const [width, height] = design.answer?.canvas ?? [0, 0]
+  if (rect[1] + rect[3] === height) return 'hang bottom'
+  if (rect[1] === 0) return 'hang top'
+  if (rect[0] === 0) return 'hang left'
+  return rect[0] + rect[2] === width ? 'hang right' : ''
 }
 const panes = computed(() => design.plans.filter((plan) => !plan.float))
 const halves = computed(() => {
@@ -114,8 +123,11 @@ const severity = (zone: string): string => {
         @pointerdown="$event.button === 0 && emit('gather', $event)"
         @click="design.selected = plan.id"
         @keydown="keys(plan, $event)" />
-      <span class="pane-label" aria-hidden="true">
+      <span v-if="edgeOf(plan)" class="edge-letter" :class="edgeOf(plan)" aria-hidden="true">
         <b :class="{ grip: editable }" @pointerdown="editable && swapByDrag(plan.id, $event)">{{ plan.letter }}</b>
+      </span>
+      <span class="pane-label" :class="{ inner: !edgeOf(plan) }" aria-hidden="true">
+        <b v-if="!edgeOf(plan)" :class="{ grip: editable }" @pointerdown="editable && swapByDrag(plan.id, $event)">{{ plan.letter }}</b>
         <i v-if="shared(plan.id) > 1">{{ `×${shared(plan.id)}` }}</i>
         <span v-if="plan.name && plan.rect[2] * scale > 160 && isAtHand(plan.id)" class="zone-name">{{ plan.name }}</span>
         <span v-if="plan.id === design.selected && plan.rect[2] * scale > (plan.name ? 320 : 90)" class="measure">

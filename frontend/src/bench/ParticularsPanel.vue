@@ -1,20 +1,25 @@
 <script setup lang="ts">
-import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { computed, ref, watch } from 'vue'
+import { BFormInput } from 'bootstrap-vue-next'
+import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import { useSession } from '../session/session'
 import FindingLines from '../ui/FindingLines.vue'
-import { pixels, ratioText } from '../ui/format'
+import { firstField, goOn } from '../ui/focus'
+import { pixels, ratioText, seconds } from '../ui/format'
 import MeasureField from '../ui/MeasureField.vue'
+import { useTyped } from '../ui/useTyped'
 import { useDesign } from './design'
 import ArrangeFields from './ArrangeFields.vue'
 import DivideFields from './DivideFields.vue'
 import EmptyHelp from './EmptyHelp.vue'
 import FillEditor from './FillEditor.vue'
+import { partsOf, summary } from './fillParts'
+import FillSelect from './FillSelect.vue'
 import FloatFields from './FloatFields.vue'
 import LayerList from './LayerList.vue'
 import OpeningFields from './OpeningFields.vue'
+import PanelSection from './PanelSection.vue'
 import { partAlong } from './parts'
 import SharedZone from './SharedZone.vue'
 import SizeField from './SizeField.vue'
@@ -26,25 +31,7 @@ const emit = defineEmits<{ stock: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
-const name = ref('')
 const axes = ['x', 'y'] as const
-const kinds = [
-  'empty',
-  'colour',
-  'picture',
-  'video',
-  'text',
-  'clock',
-  'dial',
-  'progress',
-  'count',
-  'qr',
-  'shape',
-  'chart',
-  'web',
-  'live',
-  'playlist',
-] as const
 const editable = computed(() => session.may('design'))
 const parts = computed(() =>
   design.selected
@@ -54,10 +41,7 @@ const parts = computed(() =>
 const own = computed(() => (design.selected ? design.bench.parts[design.selected] : undefined))
 const found = computed(() => (design.selected ? (design.findings[design.selected] ?? []) : []))
 
-function reset(): void {
-  name.value = design.document?.name ?? ''
-}
-watch([() => design.zone, () => design.document], reset, { immediate: true })
+const { typed: name, enter, leave } = useTyped(() => design.document?.name ?? '')
 
 function size(axis: 'x' | 'y', size: string): void {
   const part = parts.value[axis]
@@ -77,8 +61,21 @@ function gutter(value: number): void {
   if (own.value) void design.send([{ do: 'split.gutter', ...design.place, split: own.value.split, gutter: value }])
 }
 function kind(wanted: Fill['kind']): void {
-  if (design.selected) void design.beginFill(design.selected, wanted)
+  const zone = design.selected
+  if (zone) void goOn(() => design.beginFill(zone, wanted), firstField('[data-fill]'))
 }
+/** What each section holds, in a line. */
+const says = computed(() => {
+  const [zone, document] = [design.zone, design.document]
+  if (!zone || !document) return { place: '', fill: '', look: '', time: '' }
+  return { place: pixels(zone.rect[2], zone.rect[3]), ...summary(document.fill, zone.items[0], t), time: timeOf() }
+})
+function timeOf(): string {
+  const zone = design.zone
+  const cycle = zone?.cycle_ms ? t('section.cycle', { length: seconds(zone.cycle_ms) }) : t('rail.steady')
+  return design.document?.runs_on ? `${cycle} · ${t('section.runs-on')}` : cycle
+}
+const shownParts = computed(() => partsOf(design.document?.fill.kind ?? 'empty'))
 const setFill = (fill: Fill, target: string): void =>
   void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
 </script>
@@ -90,65 +87,69 @@ const setFill = (fill: Fill, target: string): void =>
       <span class="letter">{{ design.zone.letter }}</span>
       {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}
     </h2>
-    <p class="measure">{{ pixels(design.zone.rect[2], design.zone.rect[3]) }} · {{ ratioText(design.zone.ratio) }}</p>
     <FindingLines :findings="found" />
-    <SharedZone :zone="design.zone.id" :document="design.document" :editable="editable" />
-    <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
-    <FloatFields v-if="design.zone.float" :zone="design.zone.id" />
-    <div v-else class="field-row">
-      <SizeField
-        v-for="axis in axes"
-        :key="axis"
-        :label="t(axis === 'x' ? 'bench.width' : 'bench.height')"
-        :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null"
-        :px="design.zone.rect[axis === 'x' ? 2 : 3]"
-        :refusal="design.refusal"
-        @set="size(axis, $event)"
-        @lock="lock(axis, $event)" />
-      <MeasureField
-        v-if="own"
-        :label="t('bench.gutter')"
-        unit="px"
-        path="/gutter"
-        :value="own.gutter"
-        :refusal="design.refusal"
-        @set="gutter" />
-    </div>
-    <ArrangeFields v-if="design.zone.float && editable" />
-    <WallSpan v-if="!design.zone.float && Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
-    <label>
-      {{ t('bench.name') }}
-      <BFormInput size="sm" v-model="name" maxlength="80" @change="rename" />
-    </label>
-    <div v-if="own?.neighbours.length" class="merge-row">
-      <span>{{ t('bench.merge-into') }}</span>
-      <button
-        v-for="neighbour in own.neighbours"
-        :key="neighbour.part"
-        type="button"
-        class="btn btn-sm btn-outline-dark"
-        @click="design.selected && merge(design.selected, neighbour.part)">
-        {{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}
-      </button>
-    </div>
-    <label>
-      {{ t('bench.fill') }}
-      <BFormSelect
-        size="sm"
-        :model-value="design.document.fill.kind"
-        @change="kind(($event.target as HTMLSelectElement).value as Fill['kind'])">
-        <option v-for="one in kinds" :key="one" :value="one" :disabled="one === 'picture' || one === 'video'">
-          {{ t(`fill.${one}`) }}
-        </option>
-      </BFormSelect>
-    </label>
-    <OpeningFields v-if="editable" :zone="design.zone" />
-    <FillEditor :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
-    <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
-    <div v-if="design.zone.float && editable" class="button-row">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">{{ t('float.duplicate') }}</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.remove(design.chosen)">{{ t('float.remove') }}</button>
-    </div>
+    <PanelSection name="place" :title="t('section.place')" :says="`${says.place} · ${ratioText(design.zone.ratio)}`">
+      <SharedZone :zone="design.zone.id" :document="design.document" :editable="editable" />
+      <FloatFields v-if="design.zone.float" :zone="design.zone.id" />
+      <div v-else class="field-row">
+        <SizeField
+          v-for="axis in axes"
+          :key="axis"
+          :label="t(axis === 'x' ? 'bench.width' : 'bench.height')"
+          :part="parts[axis] ? (design.bench.parts[parts[axis]!] ?? null) : null"
+          :px="design.zone.rect[axis === 'x' ? 2 : 3]"
+          :refusal="design.refusal"
+          @set="size(axis, $event)"
+          @lock="lock(axis, $event)" />
+        <MeasureField
+          v-if="own"
+          :label="t('bench.gutter')"
+          unit="px"
+          path="/gutter"
+          :value="own.gutter"
+          :refusal="design.refusal"
+          @set="gutter" />
+      </div>
+      <ArrangeFields v-if="design.zone.float && editable" />
+      <WallSpan v-if="!design.zone.float && Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
+      <label>
+        {{ t('bench.name') }}
+        <BFormInput size="sm" v-model="name" maxlength="80" @focus="enter" @blur="leave" @change="rename" />
+      </label>
+      <div v-if="own?.neighbours.length" class="merge-row">
+        <span>{{ t('bench.merge-into') }}</span>
+        <button
+          v-for="neighbour in own.neighbours"
+          :key="neighbour.part"
+          type="button"
+          class="btn btn-sm btn-outline-dark"
+          @click="design.selected && merge(design.selected, neighbour.part)">
+          {{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}
+        </button>
+      </div>
+      <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
+      <div v-if="design.zone.float && editable" class="button-row">
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">
+          {{ t('float.duplicate') }}
+        </button>
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.remove(design.chosen)">{{ t('float.remove') }}</button>
+      </div>
+    </PanelSection>
+    <PanelSection name="fill" first :title="t('section.fill')" :says="says.fill">
+      <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
+      <FillSelect :zone="design.zone.id" :fill="design.document.fill" />
+      <OpeningFields v-if="editable" :zone="design.zone" />
+      <div data-fill>
+        <FillEditor part="fill" :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
+      </div>
+    </PanelSection>
+    <PanelSection v-if="shownParts.look" name="look" :title="t('section.look')" :says="says.look">
+      <FillEditor part="look" :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
+    </PanelSection>
+    <PanelSection name="time" :title="t('section.time')" :says="says.time">
+      <FillEditor v-if="shownParts.time" part="time" :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
+      <p v-else class="hint">{{ t('section.no-time') }}</p>
+    </PanelSection>
   </fieldset>
   <LayerList />
 </template>

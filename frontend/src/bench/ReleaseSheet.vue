@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BFormTextarea, BModal } from 'bootstrap-vue-next'
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call, ProblemError } from '../api/client'
 import { useOnce } from '../api/once'
@@ -19,7 +19,13 @@ const error = ref<unknown>(null)
 const once = useOnce()
 const made = ref<ReleaseLine | null>(null)
 const shown = ref(true)
-const surfaces = ref([design.answer?.surface?.code ?? '', ...(design.answer?.surfaces ?? [])].filter(Boolean))
+const surfaces = ref([...new Set([design.answer?.surface?.code ?? '', ...(design.answer?.surfaces ?? [])].filter(Boolean))])
+/** What the last release was for comes first again. */
+onMounted(async () => {
+  const known = await call<{ releases: ReleaseLine[] }>('GET', `/api/designs/${design.id}/releases`).catch(() => null)
+  const last = known?.releases.reduce<ReleaseLine | null>((newest, one) => (newest && newest.number > one.number ? newest : one), null)
+  if (last?.surfaces?.length && !made.value) surfaces.value = last.surfaces.map((one) => one.code)
+})
 const stops = computed<Finding[]>(() => (error.value instanceof ProblemError ? (error.value.problem.findings ?? []) : []))
 
 async function make(): Promise<void> {

@@ -32,6 +32,7 @@ function weight(plan: Plan): string {
   const made = new Map(items.flatMap((item) => ('delivered' in item && item.delivered ? [[item.sha256, item.delivered]] : [])))
   const saved = [...made.values()].reduce((sum, one) => sum + one.of - one.bytes, 0)
   const all = t('release.weight', { size: fileSize(plan.media.reduce((sum, one) => sum + one.bytes, 0)) })
+  if (plan.media.length === 0) return t('release.weightless')
   return saved > 0 ? `${all}, ${t('release.saved', { size: fileSize(saved) })}` : all
 }
 const toggle = (code: string, on: boolean): void =>

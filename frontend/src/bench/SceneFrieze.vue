@@ -12,6 +12,8 @@ import { sorting, useSceneDrag } from './useSceneDrag'
 /**
  * The design's scenes as sheets of their true ratio, in their order; the one that is open also shows its layout for the other orientation.
  */
+/** `plays`: the scene that shows while the round plays. */
+defineProps<{ plays?: string | undefined }>()
 const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; particulars: [] }>()
 const { t } = useI18n()
 const design = useDesign()
@@ -66,6 +68,8 @@ function keys(scene: string, event: KeyboardEvent): void {
         :current="design.scene === scene && design.layout === 'own'"
         :rest="isRest(scene)"
         :outside="!inRound(scene)"
+        :plays="plays === scene"
+        :sketch="design.scenes[scene]?.sketch"
         :name="design.scenes[scene]?.name ?? ''"
         :length="length(scene)"
         :label="label(scene, own)"

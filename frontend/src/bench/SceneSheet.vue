@@ -1,10 +1,22 @@
 <script setup lang="ts">
 import { vBTooltip } from 'bootstrap-vue-next'
+import type { SceneLine } from '../api/types'
 
 /**
- * One scene, or one of its layouts, as a small sheet of its true ratio; the rest scene has a heavier foot, one outside the round is dashed.
+ * One scene, or one of its layouts, as a small sheet of its true ratio with its panes in the colours of what they show; the rest scene has a
+ * heavier foot, one outside the round is dashed, the one that plays carries the pulse mark.
  */
-defineProps<{ size: [number, number]; current: boolean; rest: boolean; outside?: boolean; name: string; length: string; label: string }>()
+defineProps<{
+  size: [number, number]
+  current: boolean
+  rest: boolean
+  outside?: boolean
+  plays?: boolean
+  name: string
+  length: string
+  label: string
+  sketch?: SceneLine['sketch'] | undefined
+}>()
 const emit = defineEmits<{ open: [] }>()
 </script>
 
@@ -13,12 +25,63 @@ const emit = defineEmits<{ open: [] }>()
     v-b-tooltip="name"
     type="button"
     class="scene-sheet"
-    :class="{ current, rest, outside }"
+    :class="{ current, rest, outside, plays }"
     :aria-pressed="current"
-    :style="{ aspectRatio: size.join(' / ') }"
     :aria-label="label"
     @click="emit('open')">
-    <span>{{ `${name} ` }}</span>
-    <span v-if="length" class="measure">{{ length }}</span>
+    <svg :viewBox="`0 0 ${size[0]} ${size[1]}`" aria-hidden="true" :style="{ aspectRatio: size.join(' / ') }">
+      <rect
+        v-for="(one, index) in sketch ?? []"
+        :key="index"
+        :x="one.rect[0]"
+        :y="one.rect[1]"
+        :width="one.rect[2]"
+        :height="one.rect[3]"
+        :class="one.kind"
+        :fill="one.colour ?? undefined" />
+    </svg>
+    <span class="sheet-words">
+      <span>{{ name }}</span>
+      <span v-if="length" class="measure">{{ length }}</span>
+    </span>
   </button>
 </template>
+
+<style scoped>
+svg {
+  height: 100%;
+  max-width: 84px;
+  background: #0c1216;
+  flex: none;
+}
+rect {
+  stroke: var(--sheet);
+  stroke-width: 1.5;
+  vector-effect: non-scaling-stroke;
+}
+rect.picture,
+rect.video {
+  fill: #5b88a5;
+}
+rect.empty {
+  fill: var(--sheet);
+  stroke: var(--edge);
+}
+rect:not([fill]):not(.picture):not(.video):not(.empty) {
+  fill: #4d5a62;
+}
+.sheet-words {
+  display: flex;
+  flex-direction: column;
+  align-items: flex-start;
+  min-width: 0;
+  max-width: 7rem;
+}
+.plays .sheet-words::after {
+  content: '';
+  width: 7px;
+  height: 7px;
+  border-radius: 50%;
+  background: var(--verdigris);
+}
+</style>

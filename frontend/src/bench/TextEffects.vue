@@ -64,7 +64,9 @@ const figure = (effect: Effect, key: string): number => Number(part(effect)[key]
 </template>
 
 <style scoped>
+/* What is not seen lies in it, not at the foot of the page. */
 .effect {
+  position: relative;
   margin-top: 0.4rem;
 }
 .effect .field-row {

@@ -17,7 +17,9 @@ import TextEffects from './TextEffects.vue'
 import TextWords from './TextWords.vue'
 import TickerFields from './TickerFields.vue'
 
-const props = defineProps<{ fill: WrittenFill; item: Item | undefined; standing?: boolean }>()
+/** `part`: which section of the particulars it stands in; without one, all of it. */
+const props = defineProps<{ fill: WrittenFill; item: Item | undefined; standing?: boolean; part?: 'fill' | 'look' | 'time' | undefined }>()
+const shows = (part: 'fill' | 'look' | 'time'): boolean => props.part === undefined || props.part === part
 const emit = defineEmits<{ set: [part: Partial<WrittenFill>, target: string] }>()
 const { t } = useI18n()
 const { copied, copy } = useCopiedLook()
@@ -58,90 +60,93 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
 </script>
 
 <template>
-  <TextWords v-if="fill.kind === 'text'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
-  <label v-else>
-    {{ t('fill.pattern') }}
-    <BFormInput size="sm" :model-value="fill.pattern" class="measure" maxlength="60" @change="pattern(fill, $event)" />
-    <span class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</span>
-  </label>
-  <CountFields v-if="fill.kind === 'count'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
-  <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">
-    {{ t('fill.set-size', { size: String(item.size) }) }}
-  </p>
-  <label v-if="Object.keys(steps).length">
-    {{ t('style.type') }}
-    <BFormSelect size="sm" :model-value="fill.type ?? ''" @change="toStep">
-      <option value="">{{ t('style.no-type') }}</option>
-      <option v-for="(step, id) in steps" :key="id" :value="id">{{ step.name }}</option>
-    </BFormSelect>
-  </label>
-  <FaceFields :font="fill.font" :weight="fill.weight" @set="(face, target) => emit('set', { ...face, type: null }, target)" />
-  <div class="field-row">
-    <MeasureField
-      :label="t('fill.size')"
-      unit="px"
-      path="/size"
-      :value="fill.size"
-      :refusal="design.refusal"
-      @set="whole('size', $event)" />
-    <MeasureField
-      :label="t('fill.min')"
-      unit="px"
-      path="/min_size"
-      :value="fill.min_size"
-      :refusal="design.refusal"
-      @set="whole('min_size', $event)" />
-    <MeasureField
-      :label="t('fill.padding')"
-      unit="px"
-      path="/padding"
-      :value="fill.padding"
-      :refusal="design.refusal"
-      @set="whole('padding', $event)" />
-  </div>
-  <label v-if="Object.keys(spaces).length">
-    {{ t('style.space') }}
-    <BFormSelect size="sm" :model-value="fill.space ?? ''" @change="toSpace">
-      <option value="">{{ t('style.no-space') }}</option>
-      <option v-for="(step, id) in spaces" :key="id" :value="id">{{ step.name }}</option>
-    </BFormSelect>
-  </label>
-  <div class="field-row">
-    <label v-if="fill.kind === 'text'">
-      {{ t('fill.mode') }}
-      <BFormSelect size="sm" :model-value="fill.mode" @change="choose('mode', $event)">
-        <option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+  <template v-if="shows('fill')">
+    <TextWords v-if="fill.kind === 'text'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
+    <label v-else>
+      {{ t('fill.pattern') }}
+      <BFormInput size="sm" :model-value="fill.pattern" class="measure" maxlength="60" @change="pattern(fill, $event)" />
+      <span class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</span>
+    </label>
+    <CountFields v-if="fill.kind === 'count'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
+    <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">
+      {{ t('fill.set-size', { size: String(item.size) }) }}
+    </p>
+    <label v-if="Object.keys(steps).length">
+      {{ t('style.type') }}
+      <BFormSelect size="sm" :model-value="fill.type ?? ''" @change="toStep">
+        <option value="">{{ t('style.no-type') }}</option>
+        <option v-for="(step, id) in steps" :key="id" :value="id">{{ step.name }}</option>
       </BFormSelect>
     </label>
-    <label>
-      {{ t('fill.align') }}
-      <BFormSelect size="sm" :model-value="fill.align" @change="choose('align', $event)">
-        <option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
-      </BFormSelect>
-    </label>
-    <label>
-      {{ t('fill.valign') }}
-      <BFormSelect size="sm" :model-value="fill.valign" @change="choose('valign', $event)">
-        <option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
-      </BFormSelect>
-    </label>
-  </div>
-  <div class="field-row">
+    <div class="field-row">
+      <MeasureField
+        :label="t('fill.size')"
+        unit="px"
+        path="/size"
+        :value="fill.size"
+        :refusal="design.refusal"
+        @set="whole('size', $event)" />
+      <label v-if="fill.kind === 'text'" class="wide">
+        {{ t('fill.mode') }}
+        <BFormSelect size="sm" :model-value="fill.mode" @change="choose('mode', $event)">
+          <option v-for="one in modes" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+        </BFormSelect>
+      </label>
+    </div>
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />
-  </div>
-  <GroundField v-if="!standing" :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
-  <EntranceFields
-    v-if="fill.kind === 'text' && !fill.ticker && !standing"
-    :fill="fill"
-    @set="(part, target) => emit('set', part, target)" />
-  <TickerFields v-if="fill.kind === 'text' && !standing" :fill="fill" :item="item" @set="(part, target) => emit('set', part, target)" />
-  <TextEffects :fill="fill" @set="(part, target) => emit('set', part, target)" />
-  <div class="field-row looks">
-    <button type="button" class="btn btn-sm btn-outline-dark" @click="copy(fill)">{{ t('effects.copy') }}</button>
-    <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!copied" @click="copied && emit('set', copied, 'look')">
-      {{ t('effects.use') }}
-    </button>
-  </div>
+  </template>
+  <template v-if="shows('look')">
+    <FaceFields :font="fill.font" :weight="fill.weight" @set="(face, target) => emit('set', { ...face, type: null }, target)" />
+    <div class="field-row">
+      <label>
+        {{ t('fill.align') }}
+        <BFormSelect size="sm" :model-value="fill.align" @change="choose('align', $event)">
+          <option v-for="one in aligns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+        </BFormSelect>
+      </label>
+      <label>
+        {{ t('fill.valign') }}
+        <BFormSelect size="sm" :model-value="fill.valign" @change="choose('valign', $event)">
+          <option v-for="one in valigns" :key="one" :value="one">{{ t(`fill.${one}`) }}</option>
+        </BFormSelect>
+      </label>
+    </div>
+    <div class="field-row">
+      <MeasureField
+        :label="t('fill.min')"
+        unit="px"
+        path="/min_size"
+        :value="fill.min_size"
+        :refusal="design.refusal"
+        @set="whole('min_size', $event)" />
+      <MeasureField
+        :label="t('fill.padding')"
+        unit="px"
+        path="/padding"
+        :value="fill.padding"
+        :refusal="design.refusal"
+        @set="whole('padding', $event)" />
+      <label v-if="Object.keys(spaces).length">
+        {{ t('style.space') }}
+        <BFormSelect size="sm" :model-value="fill.space ?? ''" @change="toSpace">
+          <option value="">{{ t('style.no-space') }}</option>
+          <option v-for="(step, id) in spaces" :key="id" :value="id">{{ step.name }}</option>
+        </BFormSelect>
+      </label>
+    </div>
+    <GroundField v-if="!standing" :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
+    <TextEffects :fill="fill" @set="(part, target) => emit('set', part, target)" />
+    <div class="field-row looks">
+      <button type="button" class="btn btn-sm btn-outline-dark" @click="copy(fill)">{{ t('effects.copy') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="!copied" @click="copied && emit('set', copied, 'look')">
+        {{ t('effects.use') }}
+      </button>
+    </div>
+  </template>
+  <template v-if="shows('time') && fill.kind === 'text' && !standing">
+    <EntranceFields v-if="!fill.ticker" :fill="fill" @set="(part, target) => emit('set', part, target)" />
+    <TickerFields :fill="fill" :item="item" @set="(part, target) => emit('set', part, target)" />
+  </template>
 </template>
 
 <style scoped>

@@ -93,6 +93,7 @@ function keys(event: KeyboardEvent): void {
     </div>
     <div class="rail-lanes">
       <div class="lane-letters" aria-hidden="true">
+        <div v-if="spans.length" class="scene-band" />
         <button
           v-for="plan in design.plans"
           :key="plan.id"
@@ -116,6 +117,16 @@ function keys(event: KeyboardEvent): void {
         :aria-valuetext="seconds(tMs)"
         @pointerdown="scrub"
         @keydown="keys">
+        <div v-if="spans.length" class="scene-band">
+          <span
+            v-for="one in spans"
+            :key="one.scene"
+            class="scene-span"
+            :class="{ current: one.scene === design.scene }"
+            :style="{ left: `${one.from}%`, width: `${one.to - one.from}%` }">
+            {{ one.name }}
+          </span>
+        </div>
         <div v-for="plan in design.plans" :key="plan.id" class="lane" :class="{ chosen: plan.id === design.selected }">
           <span
             v-for="(piece, index) in pieces(
@@ -130,14 +141,6 @@ function keys(event: KeyboardEvent): void {
             {{ piece.word }}
           </span>
         </div>
-        <span
-          v-for="one in spans"
-          :key="one.scene"
-          class="scene-span"
-          :class="{ current: one.scene === design.scene }"
-          :style="{ left: `${one.from}%`, width: `${one.to - one.from}%` }">
-          <span>{{ one.name }}</span>
-        </span>
         <span class="playhead" :style="{ left: `${position}%` }" />
       </div>
     </div>

@@ -12,10 +12,15 @@ import type {
 } from '../api/types'
 import { useDocument } from '../document/useDocument'
 import type { Rect, ZonePlan } from '../plan/types'
+import type { Face } from './column'
 import { useSession } from '../session/session'
+import { goOn } from '../ui/focus'
 
 /** Findings that go by themselves, once the worker has looked. */
 const LOOKED_AT = ['web.unseen', 'media.not_ready']
+
+/** The page: in the store `document` is the chosen zone's. */
+const page = globalThis.document
 
 const BARE: BenchView = {
   mullions: [],
@@ -45,6 +50,8 @@ export const useDesign = defineStore('design', () => {
   const chosen = computed(() =>
     selected.value === null ? [] : together.value.includes(selected.value) ? together.value : [selected.value],
   )
+  /** The face of the column beside the canvas. */
+  const shown = ref<Face>('particulars')
   /** What the next drag on the canvas draws. */
   const tool = ref<'empty' | 'text' | null>(null)
   /** The refusal stands beside what caused it, whatever its place. */
@@ -196,8 +203,15 @@ export const useDesign = defineStore('design', () => {
   /** A scene behind the others that joins the round, and is shown. */
   async function addScene(name: string): Promise<void> {
     const made = id('s')
-    if (await send([{ do: 'scene.add', scene: made, name, zone: id('z'), before: null, joins: true }]))
-      await show(made, 'own')
+    await goOn(
+      async () => {
+        const done = await send([{ do: 'scene.add', scene: made, name, zone: id('z'), before: null, joins: true }])
+        if (done) await show(made, 'own')
+        if (done) selected.value = order.value[0] ?? null
+        return done
+      },
+      () => page.querySelector<HTMLElement>('.pane.chosen .pane-face'),
+    )
   }
   const moveScene = (scene: string, before: string | null): Promise<boolean> =>
     send([{ do: 'scene.move', scene, before }])
@@ -218,6 +232,7 @@ export const useDesign = defineStore('design', () => {
     selected,
     together,
     chosen,
+    shown,
     tool,
     refusedHere,
     typing,

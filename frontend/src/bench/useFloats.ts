@@ -1,7 +1,7 @@
-import { nextTick } from 'vue'
 import type { Anchor, FloatPlace, FloatTraits } from '../api/floats'
 import type { Command, MediaLine, ZoneDocument } from '../api/types'
 import type { Rect } from '../plan/types'
+import { faceOf, firstField, goOn } from '../ui/focus'
 import { useDesign } from './design'
 
 export type Edge = 'left' | 'centre' | 'right' | 'top' | 'middle' | 'bottom'
@@ -90,7 +90,15 @@ export function useFloats() {
     design.selected = zones.at(-1) ?? null
   }
   async function remove(zones: string[]): Promise<void> {
-    if (await send(zones.map((zone) => ({ do: 'float.remove', zone })))) chooseAll([])
+    const left = all().filter((zone) => !zones.includes(zone))
+    await goOn(
+      async () => {
+        const done = await send(zones.map((zone) => ({ do: 'float.remove', zone })))
+        if (done) chooseAll(left.slice(-1))
+        return done
+      },
+      () => faceOf(left.at(-1) ?? '')() ?? document.querySelector<HTMLElement>('.pane-face'),
+    )
   }
 
   const written = (rect: Rect): Pick<FloatPlace, 'frame' | 'anchor' | 'offset' | 'size'> => ({
@@ -111,13 +119,19 @@ export function useFloats() {
     const zone = design.fresh('z')
     const made = placed(zone, rect)
     const fill = kind === 'text' ? [{ do: 'fill.begin', zone, kind, entry: design.fresh('e') }] : []
-    if (!(await design.send([made, ...fill] as Command[]))) return
-    chooseAll([zone])
-    await nextTick()
     // A text is typed at once; anything else goes on with the keys of floats.
-    const next = kind === 'text' ? '#bench-panel textarea' : `[data-float='${zone}'] .float-face`
-    document.querySelector<HTMLElement>(next)?.focus()
+    await laid(zone, [made, ...fill] as Command[], kind === 'text' ? firstField('[data-fill]') : faceOf(zone))
   }
+  /** What is made is chosen, and the work goes on with it. */
+  const laid = (zone: string, commands: Command[], next = faceOf(zone)): Promise<boolean> =>
+    goOn(async () => {
+      const done = await design.send(commands)
+      if (done) {
+        design.shown = 'particulars'
+        chooseAll([zone])
+      }
+      return done
+    }, next)
   /** Beneath a float, at a rectangle of its own px. */
   async function placeUnder(art: string, [x, y, width, height]: Rect): Promise<void> {
     const over = design.zones[art]?.rect
@@ -126,7 +140,7 @@ export function useFloats() {
     const rect: Rect = [over[0] + x, over[1] + y, width, height]
     const made = placed(zone, rect, art)
     design.covering.add(zone)
-    if (await design.send([made, ...seenThrough(art)] as Command[])) chooseAll([zone])
+    await laid(zone, [made, ...seenThrough(art)] as Command[])
   }
   /** What lies under it is seen only where it has no ground of its own. */
   const seenThrough = (art: string, as = art): object[] => {
@@ -140,7 +154,7 @@ export function useFloats() {
     const zone = design.fresh('z')
     const made = placed(zone, rect)
     const emptied = { do: 'fill.begin', zone: pane, kind: 'empty', entry: design.fresh('e') }
-    if (await design.send([made, ...seenThrough(pane, zone), emptied] as Command[])) chooseAll([zone])
+    await laid(zone, [made, ...seenThrough(pane, zone), emptied] as Command[])
   }
   /** A medium of the Stock as a float around a point, in its own pixels where they take up at most half the canvas. */
   async function placeMedium(media: MediaLine, [x, y]: [number, number]): Promise<void> {
@@ -151,8 +165,9 @@ export function useFloats() {
     const rect: Rect = [Math.round(x - wide / 2), Math.round(y - tall / 2), wide, tall]
     const zone = design.fresh('z')
     const made = placed(zone, rect)
-    const fill = { do: 'fill.begin', zone, kind: media.kind, media: media.id, entry: design.fresh('e') }
-    if (await design.send([made, fill] as Command[])) chooseAll([zone])
+    const bare = media.alpha ? { bare: true } : {}
+    const fill = { do: 'fill.begin', zone, kind: media.kind, media: media.id, ...bare, entry: design.fresh('e') }
+    await laid(zone, [made, fill] as Command[])
   }
   /** A pasted text, in the middle. */
   async function placeText(text: string): Promise<void> {
@@ -166,10 +181,22 @@ export function useFloats() {
     ]
     const made = placed(zone, rect)
     const fill = { do: 'fill.begin', zone, kind: 'text', text, entry: design.fresh('e') }
-    if (await design.send([made, fill] as Command[])) chooseAll([zone])
+    await laid(zone, [made, fill] as Command[])
   }
+  const placeOf = (float: FloatPlace | undefined): unknown =>
+    float && [float.frame, float.anchor, float.offset, float.size]
+  /** 20 px farther, in the unit it is written in where that is px; else anew in px. */
+  const aside = (length: string): string => (/^-?\d+(\.\d+)?px$/.test(length) ? `${parseFloat(length) + 20}px` : '20px')
   /** Copies, each a zone of its own, as one step. */
-  async function paste(copies: Copied[]): Promise<boolean> {
+  async function paste(given: Copied[]): Promise<boolean> {
+    const taken = new Set(all().map((zone) => JSON.stringify(placeOf(design.bench.floats[zone]))))
+    const copies = given.map((one) => {
+      let { float } = one
+      // Exactly over another it could not be told from it.
+      while (taken.has(JSON.stringify(placeOf(float))))
+        float = { ...float, offset: [aside(float.offset[0]), aside(float.offset[1])] }
+      return { ...one, float }
+    })
     const made: string[] = []
     const commands = copies.flatMap(({ float, zone: { name, fill, runs_on } }) => {
       const zone = design.fresh('z')
@@ -181,9 +208,14 @@ export function useFloats() {
         ...(runs_on ? [{ do: 'zone.runs_on', zone, on: true }] : []),
       ]
     })
-    const done = await design.send(commands as Command[])
-    if (done) chooseAll(made)
-    return done
+    return goOn(
+      async () => {
+        const done = await design.send(commands as Command[])
+        if (done) chooseAll(made)
+        return done
+      },
+      faceOf(made.at(-1) ?? ''),
+    )
   }
   const copied = (zones: string[]): Copied[] =>
     all()

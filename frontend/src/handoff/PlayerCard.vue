@@ -20,6 +20,11 @@ const once = useOnce()
 const mayHand = computed(() => session.may('hand_off'))
 const mayPair = computed(() => session.may('pair'))
 const words = (release: ReleaseLine): string => t('handoff.release', { name: release.name, number: String(release.number) })
+/** Only what was released before: pressed a second time it never puts the mistake back. */
+const back = computed(() => {
+  const { before, ordered } = props.player
+  return before && ordered && before.release < ordered.release ? before : null
+})
 const shownRelease = computed(() => props.player.releases.find((one) => one.release === props.player.shows?.release))
 
 async function hand(release: number): Promise<void> {
@@ -101,8 +106,8 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
       :is="mayPair ? PairingForm : 'footer'"
       v-bind="mayPair ? { player: player.code, paired: player.paired } : {}"
       @changed="emit('changed')">
-      <button v-if="mayHand && player.before" type="button" class="btn btn-sm btn-outline-dark" @click="hand(player.before.release)">
-        {{ t('handoff.back', { number: String(player.before.number) }) }}
+      <button v-if="mayHand && back" type="button" class="btn btn-sm btn-outline-dark" @click="hand(back.release)">
+        {{ t('handoff.back', { number: String(back.number) }) }}
       </button>
       <a v-if="!mayPair" :href="`/play/${player.code}`" target="_blank" rel="noopener">{{ t('handoff.open-player') }}</a>
     </component>

@@ -3,6 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { computed, ref, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
+import { useTyped } from './useTyped'
 
 /**
  * A number that is kept in whole small parts (ms) and shown in large ones (s). What is refused stays as it was typed,
@@ -16,9 +17,9 @@ const emit = defineEmits<{ set: [value: number] }>()
 const { t } = useI18n()
 const id = useId()
 const shown = computed(() => String(props.value / props.parts))
-const typed = ref(shown.value)
+const { typed, enter, leave, reset: keep } = useTyped(() => shown.value)
 const asked = ref<'no' | 'number' | 'sent'>('no')
-watch(shown, () => reset())
+watch(shown, () => (asked.value = 'no'))
 
 const wrong = computed(() => {
   if (asked.value === 'number') return t('measure.number')
@@ -36,7 +37,7 @@ function commit(): void {
   if (asked.value === 'sent') emit('set', Math.round(number * props.parts))
 }
 function reset(): void {
-  typed.value = shown.value
+  keep()
   asked.value = 'no'
 }
 </script>
@@ -51,7 +52,8 @@ function reset(): void {
         v-model="typed"
         class="measure"
         inputmode="decimal"
-        @focus="($event.target as HTMLInputElement).select()"
+        @focus="enter"
+        @blur="leave"
         :disabled="disabled"
         :aria-invalid="wrong !== ''"
         :aria-describedby="wrong ? `${id}-wrong` : undefined"

@@ -1,31 +1,53 @@
 import { useEventListener, useMutationObserver } from '@vueuse/core'
 import type { Ref } from 'vue'
+import { chosen, giveFocus } from './focus'
 
-/** Where work goes on when what had the focus is gone: the chosen thing of the place, else its heading. */
-const CHOSEN = '.pane.chosen .pane-face, .surface-face[aria-pressed="true"]'
+const FOCUSABLE = 'a, button, input, select, textarea, [tabindex]'
 
 /**
- * Keeps the focus in the place: when the button that was pressed goes away with what it did, the focus goes to what the
- * work is about instead of falling to the page's beginning; to the heading for as long as that is not there yet.
+ * Keeps the focus in the place: when the button that was pressed goes away or rests with what it did, the focus comes
+ * back to it, or goes to what the work is about, instead of falling to the page's beginning; to the heading for as long
+ * as nothing else is there. What an action says itself goes before ({@link goOn}).
  */
 export function useKeptFocus(place: Ref<HTMLElement | null>): void {
-  let last: Element | null = null
+  let last: HTMLElement | null = null
   let heading: HTMLElement | null = null
-  useEventListener(document, 'focusin', ({ target }) => void (last = target instanceof Element ? target : null))
+  useEventListener(document, 'focusin', ({ target }) => {
+    last = target instanceof HTMLElement && !target.matches('.focus-holder') ? target : null
+  })
+  // Whoever clicks beside everything wants nothing to have it.
+  useEventListener(document, 'pointerdown', ({ target }) => {
+    if (target instanceof Element && !target.closest(FOCUSABLE)) last = null
+  })
   useMutationObserver(
     place,
     () => {
-      const lost = document.activeElement === document.body && last !== null && !last.isConnected
+      const lost = document.activeElement === document.body && last !== null
       const waiting = heading !== null && document.activeElement === heading
       if (!lost && !waiting) return
-      const chosen = place.value?.querySelector<HTMLElement>(CHOSEN)
-      if (chosen) chosen.focus({ preventScroll: true })
+      if (lost && last?.isConnected) {
+        if (!last.matches(':disabled') && last.getClientRects().length > 0) last.focus({ preventScroll: true })
+        return
+      }
+      const work = place.value?.contains(chosen()) ? chosen() : null
+      if (work) giveFocus(work)
       else if (lost) {
         heading = place.value?.querySelector('h1') ?? null
         heading?.setAttribute('tabindex', '-1')
         heading?.focus({ preventScroll: true })
       }
     },
-    { childList: true, subtree: true },
+    { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] },
   )
+}
+
+/** Dialogs begin at their first field, or at their first button. */
+export function useDialogFocus(): void {
+  useEventListener(document, 'focusin', ({ target }) => {
+    if (!(target instanceof HTMLElement) || !target.matches('.modal, .modal-dialog, .modal-content')) return
+    const body = target.querySelector<HTMLElement>('.modal-body')
+    const first = body?.querySelector<HTMLElement>(':is(input:not([type="hidden"]), textarea, select):not(:disabled)')
+    ;(first ?? body?.querySelector<HTMLElement>('button:not(:disabled)'))?.focus()
+    if (first instanceof HTMLInputElement && first.type !== 'file') first.select()
+  })
 }

@@ -24,6 +24,7 @@ use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Plan\SceneCompiler;
 use UpperPane\Core\Plan\ScenePlan;
+use UpperPane\Core\Plan\SceneSketch;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Preflight\Preflight;
@@ -194,6 +195,7 @@ final readonly class BenchAnswer
             'ground_fill' => $scene->ground->toArray(),
             'turned' => $scene->turned !== null,
             'zones' => count($scene->zones()),
+            'sketch' => SceneSketch::of(LayoutAt::of($this->design, $scene->id, false)),
         ];
     }
 

@@ -1,0 +1,46 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Plan;
+
+use UpperPane\Core\Design\Fill\ColourFill;
+use UpperPane\Core\Design\Fill\Fill;
+use UpperPane\Core\Design\Fill\PlaylistFill;
+use UpperPane\Core\Design\Fill\ShapeFill;
+use UpperPane\Core\Design\Fill\StyledFill;
+use UpperPane\Core\Design\LayoutAt;
+
+/** A scene as a small sheet: where its zones lie, in the colours of what they show; no pictures, no words. */
+final class SceneSketch
+{
+    /**
+     * Back to front; the kind, where no one colour stands for what is shown.
+     *
+     * @return list<array{rect: list<int>, kind: string, colour: ?string}>
+     */
+    public static function of(LayoutAt $at): array
+    {
+        $sketch = [];
+        foreach ($at->placing()->seen()->placed as $id => $placed) {
+            $fill = $at->design->zone((string) $id)->fill();
+            $fill = $fill instanceof PlaylistFill ? $fill->enabled()[0]->fill ?? $fill : $fill;
+            $sketch[] = [
+                'rect' => $placed->rect->toArray(),
+                'kind' => $fill->kind()->value,
+                'colour' => self::colour($fill),
+            ];
+        }
+
+        return $sketch;
+    }
+
+    private static function colour(Fill $fill): ?string
+    {
+        return match (true) {
+            $fill instanceof ColourFill, $fill instanceof ShapeFill => $fill->colour->hex,
+            $fill instanceof StyledFill => $fill->style()->ground?->hex,
+            default => null,
+        };
+    }
+}

@@ -1,0 +1,93 @@
+<script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
+import { computed, ref, watch } from 'vue'
+import { useI18n } from 'vue-i18n'
+import type { Fill } from '../api/types'
+import { firstField, goOn } from '../ui/focus'
+import { useDesign } from './design'
+
+/**
+ * What a zone shows. By keys it is only chosen when one says so, with Enter or by going on; what a kind held before
+ * comes back with it.
+ */
+const props = defineProps<{ zone: string; fill: Fill }>()
+const { t } = useI18n()
+const design = useDesign()
+const KINDS: Record<Fill['kind'], true> = {
+  empty: true,
+  colour: true,
+  picture: true,
+  video: true,
+  text: true,
+  clock: true,
+  dial: true,
+  progress: true,
+  count: true,
+  qr: true,
+  shape: true,
+  chart: true,
+  web: true,
+  live: true,
+  playlist: true,
+}
+const kinds = Object.keys(KINDS) as Fill['kind'][]
+/** Pictures and videos come from the Stock; those that were there can come back. */
+const isKept = (kind: Fill['kind']): boolean => kept.get(kind) !== undefined || kind === props.fill.kind
+const chosen = ref<Fill['kind']>(props.fill.kind)
+const byKeys = ref(false)
+const kept = keptOf(props.zone)
+watch(
+  () => props.fill,
+  (fill) => {
+    chosen.value = fill.kind
+    if (fill.kind !== 'empty') kept.set(fill.kind, fill)
+  },
+  { immediate: true },
+)
+const pending = computed(() => chosen.value !== props.fill.kind)
+function commit(): void {
+  byKeys.value = false
+  if (!pending.value) return
+  const before = kept.get(chosen.value)
+  const kind = chosen.value
+  void goOn(
+    () => (before ? design.setFill(props.zone, before) : design.beginFill(props.zone, kind)),
+    kind === 'empty' ? () => null : firstField('[data-fill]'),
+  )
+}
+function pick(event: Event): void {
+  chosen.value = (event.target as HTMLSelectElement).value as Fill['kind']
+  if (!byKeys.value) commit()
+}
+</script>
+
+<script lang="ts">
+const held = new Map<string, Map<Fill['kind'], Fill>>()
+/** What a zone showed of each kind, for as long as the page is open. */
+function keptOf(zone: string): Map<Fill['kind'], Fill> {
+  const of = held.get(zone) ?? new Map<Fill['kind'], Fill>()
+  held.set(zone, of)
+  return of
+}
+</script>
+
+<template>
+  <label>
+    {{ t('bench.fill') }}
+    <BFormSelect
+      size="sm"
+      :model-value="chosen"
+      @keydown="byKeys = $event.key !== 'Enter'"
+      @keydown.enter.prevent="commit"
+      @keydown.esc="chosen = fill.kind"
+      @pointerdown="byKeys = false"
+      @blur="commit"
+      @change="pick">
+      <option v-for="one in kinds" :key="one" :value="one" :disabled="(one === 'picture' || one === 'video') && !isKept(one)">
+        {{ t(`fill.${one}`) }}
+      </option>
+    </BFormSelect>
+    <span v-if="pending" class="hint">{{ t('fill.pending') }}</span>
+    <span v-else-if="!isKept('picture') && !isKept('video')" class="visually-hidden">{{ t('fill.from-stock') }}</span>
+  </label>
+</template>
