@@ -13,6 +13,8 @@ final readonly class AlphaReader
     private const FORMATS = ["\x89PNG\r\n\x1A\n" => 'png_pipe', 'RIFF' => 'webp_pipe'];
     private const MOST_PX = 100_000_000;
 
+    private const BY_KEY = ['convert-im6.q16', 'png:-', '-alpha', 'extract', '-depth', '8', 'gray:-'];
+
     public function __construct(private OutsideProgram $program)
     {
     }
@@ -41,7 +43,7 @@ final readonly class AlphaReader
             ]);
         }
         $alpha = $this->program->output(
-            [
+            self::hasKey($bytes) ? self::BY_KEY : [
                 ...['ffmpeg', '-nostdin', '-v', 'error', '-xerror', '-protocol_whitelist', 'pipe'],
                 ...['-f', (string) $format, '-i', 'pipe:0', '-frames:v', '1'],
                 ...['-vf', 'format=rgba,alphaextract', '-f', 'rawvideo', '-pix_fmt', 'gray', 'pipe:1'],
@@ -53,5 +55,15 @@ final readonly class AlphaReader
         return $alpha === null || strlen($alpha) !== $width * $height
             ? throw Refusal::because('cutout.no_picture')
             : [Size::of($width, $height), $alpha];
+    }
+
+    /** A PNG without alpha that says which colour is seen through (PNG, third edition §11.3.1.1): ffmpeg does not. */
+    private static function hasKey(string $bytes): bool
+    {
+        $type = ord($bytes[25] ?? "\0");
+        $data = strpos($bytes, 'IDAT');
+
+        return str_starts_with($bytes, "\x89PNG") && in_array($type, [0, 2], true)
+            && $data !== false && str_contains(substr($bytes, 0, $data), 'tRNS');
     }
 }

@@ -17,6 +17,19 @@ final readonly class MediaConverter
     private const WAVES =
         '[0:a:0]showwaves=s=1280x720:mode=cline:rate=25:colors=0xF4F1EA,format=gbrp[w];'.
         'color=0x1D2A33:s=1280x720:r=25,format=gbrp[c];[c][w]blend=all_mode=screen:shortest=1,format=yuv420p[v]';
+    /** Decoders that read what others leave out. */
+    private const WITH_ALPHA = ['vp8' => 'libvpx', 'vp9' => 'libvpx-vp9'];
+    /** Where the first row and the first column lie (EXIF 2.3 §4.6.4, tag 274), in the program's words. */
+    private const TOPS = [
+        1 => 'TopLeft',
+        2 => 'TopRight',
+        3 => 'BottomRight',
+        4 => 'BottomLeft',
+        5 => 'LeftTop',
+        6 => 'RightTop',
+        7 => 'RightBottom',
+        8 => 'LeftBottom',
+    ];
     private const MOST_SECONDS = 7200;
     private const MOST_BYTES = 8 << 30;
     private const SRGB = '/usr/share/color/icc/sRGB.icc';
@@ -69,6 +82,10 @@ final readonly class MediaConverter
             [
                 'convert-im6.q16',
                 MediaProbe::CODERS[$mime].":{$from}[0]",
+                // It reads where the top is of JPEG alone.
+                ...$mime === 'image/jpeg'
+                    ? []
+                    : ['-orient', self::TOPS[MediaProbe::orientation($from, $mime)] ?? self::TOPS[1]],
                 '-auto-orient',
                 // A file that does not say what its numbers mean is taken as the program takes it.
                 ...$profiled ? ['-profile', self::SRGB] : ['-colorspace', 'sRGB'],
@@ -99,6 +116,8 @@ final readonly class MediaConverter
             'setsar=1',
             "fps=$rate",
             'format='.($facts['alpha'] ? 'yuva420p' : 'yuv420p'),
+            // The last picture of one that moves lasts as long as it says.
+            ...$mime === 'image/apng' ? ['tpad=stop_mode=clone:stop_duration=60'] : [],
         ];
         $encoding = $facts['alpha']
             ? ['-c:v', 'libvpx-vp9', '-crf', '24', '-b:v', '0', '-row-mt', '1', '-c:a', 'libopus', '-f', 'webm']
@@ -109,7 +128,11 @@ final readonly class MediaConverter
         $this->program->output(
             [
                 ...['ffmpeg', '-nostdin', '-threads', '2'],
+                ...$facts['alpha'] && isset(self::WITH_ALPHA[$facts['codec']])
+                    ? ['-c:v', self::WITH_ALPHA[$facts['codec']]]
+                    : [],
                 ...MediaProbe::reading($from, $mime),
+                ...$mime === 'image/apng' ? ['-t', sprintf('%.3F', $facts['duration_ms'] / 1000)] : [],
                 ...['-map', '0:v:0', '-map', '0:a:0?', '-ac', '2', '-vf', implode(',', $filters)],
                 ...['-g', '50', '-map_metadata', '-1', '-y', ...$encoding, "file:$to"],
             ],

@@ -66,6 +66,7 @@ final readonly class MediaProbe
 
     private const SHOWN = ['image/jpeg', 'image/png', 'image/webp'];
     private const MOST_GIF = 64 << 20;
+    private const MOST_CHUNKS = 10_000;
 
     public function __construct(private OutsideProgram $program)
     {
@@ -127,13 +128,13 @@ final readonly class MediaProbe
             (string) $said,
             $fact,
         );
-        $exif = $mime === 'image/jpeg' ? @exif_read_data($path) : false;
+        $orientation = self::orientation($path, $mime);
         // Of what is far too large, only the head is read.
         $head = @getimagesize($path) ?: [0, 0];
         $size = AsShown::picture(
             (int) ($fact[1] ?? $head[0]),
             (int) ($fact[2] ?? $head[1]),
-            $exif === false ? 1 : (int) ($exif['Orientation'] ?? 1),
+            $orientation,
         );
         if ($found !== 1) {
             throw Refusal::because('stock.damaged', '/file');
@@ -151,8 +152,68 @@ final readonly class MediaProbe
             'depth' => (int) $fact[3],
             'alpha' => strtolower($fact[5]) !== 'undefined' && strtolower($fact[5]) !== 'false',
             'profiled' => $fact[7] !== '',
-            'why' => Playable::picture($mime, 1, (int) $fact[3], $fact[4], $fact[7]),
+            'why' => [
+                ...Playable::picture($mime, 1, (int) $fact[3], $fact[4], $fact[7]),
+                // What browsers turn and our own programs do not is made upright once for all.
+                ...$mime !== 'image/jpeg' && $orientation !== 1 ? ['turned'] : [],
+            ],
         ];
+    }
+
+    /** As EXIF has it, in JPEG, and in the chunks of PNG (third edition §11.3.4.5) and WebP (RFC 9649 §2.7.1.5). */
+    public static function orientation(string $path, string $mime): int
+    {
+        $exif = match ($mime) {
+            'image/jpeg' => @exif_read_data($path),
+            'image/png' => self::exifOf($path, 8, 'eXIf', 'N', true),
+            'image/webp' => self::exifOf($path, 12, 'EXIF', 'V', false),
+            default => false,
+        };
+
+        return $exif === false ? 1 : max(1, (int) ($exif['Orientation'] ?? 1));
+    }
+
+    /**
+     * Of a file in chunks: their length and their name, in one order or the other, then what is in them.
+     *
+     * @return array<string, mixed>|false
+     */
+    private static function exifOf(string $path, int $from, string $name, string $word, bool $lengthFirst): array|false
+    {
+        $file = fopen($path, 'r');
+        if ($file === false) {
+            return false;
+        }
+        fseek($file, $from);
+        $found = false;
+        for ($chunk = 0; $chunk < self::MOST_CHUNKS && strlen($head = (string) fread($file, 8)) === 8; ++$chunk) {
+            [$first, $second] = str_split($head, 4);
+            [$said, $size] = $lengthFirst ? [$second, $first] : [$first, $second];
+            $length = (int) (unpack($word, $size)[1] ?? 0);
+            if ($said === $name) {
+                $bytes = (string) preg_replace('/^Exif\0\0/', '', (string) fread($file, min($length, 1 << 16)));
+                $found = @exif_read_data('data://image/tiff;base64,'.base64_encode($bytes));
+                break;
+            }
+            fseek($file, $length + ($lengthFirst ? 4 : $length % 2), \SEEK_CUR);
+        }
+        fclose($file);
+
+        return $found;
+    }
+
+    /** The sum of what its pictures last, in s (PNG, third edition §11.3.6.2): the last one's too. */
+    private static function movingPngSeconds(string $path): float
+    {
+        $bytes = (string) file_get_contents($path, length: self::MOST_GIF);
+        preg_match_all('/\x00\x00\x00\x1AfcTL.{20}(..)(..)/s', $bytes, $found, \PREG_SET_ORDER);
+        $seconds = 0.0;
+        foreach ($found as [, $part, $of]) {
+            $of = unpack('n', $of)[1] ?? 0;
+            $seconds += (unpack('n', $part)[1] ?? 0) / ($of === 0 ? 100 : $of);
+        }
+
+        return $seconds;
     }
 
     /** @return Facts */
@@ -190,10 +251,11 @@ final readonly class MediaProbe
         $end = self::lastSeconds($this->read($path, $mime, ['-map', '0:v:0', '-c', 'copy', '-progress', 'pipe:1']));
         // What moves in a picture has no length that it says of itself.
         $seconds = (float) ($stream['duration'] ?? $facts['format']['duration'] ?? 0) ?: $end;
+        $seconds = $mime === 'image/apng' ? max($seconds, self::movingPngSeconds($path)) : $seconds;
         if ($seconds <= 0) {
             throw Refusal::because('stock.no_video', '/file');
         }
-        if ($end < 0.9 * $seconds - 1) {
+        if ($mime !== 'image/apng' && $end < 0.9 * $seconds - 1) {
             throw Refusal::because('stock.damaged', '/file');
         }
 
@@ -203,7 +265,9 @@ final readonly class MediaProbe
             'rate' => (string) ($stream['avg_frame_rate'] ?? '25/1'),
             'codec' => $codec,
             'depth' => preg_match('/p(\d\d)(?:le|be)$/', (string) $stream['pix_fmt'], $bits) === 1 ? (int) $bits[1] : 8,
-            'alpha' => preg_match('/^(yuva|rgba|argb|bgra|abgr|gbrap|ya|pal8)/', (string) $stream['pix_fmt']) === 1,
+            // VP8 and VP9 keep it beside the picture, where only their own decoders look.
+            'alpha' => preg_match('/^(yuva|rgba|argb|bgra|abgr|gbrap|ya|pal8)/', (string) $stream['pix_fmt']) === 1
+                || ($stream['tags']['alpha_mode'] ?? '') === '1',
             'profiled' => false,
             'why' => Playable::video(
                 $mime,

@@ -20,8 +20,9 @@ final class InsideNetTest extends TestCase
     {
         foreach (
             [
-                ...['127.0.0.1', '127.1', '2130706433', '0x7f000001', '017700000001', '0x7f.1', '127.0.0.1.', '0.0.0.0', '0'],
-                ...['10.1.2.3', '172.16.0.1', '192.168.1.1', '169.254.169.254', '100.64.0.1', '198.18.0.1', '224.0.0.1'],
+                ...['127.0.0.1', '127.1', '2130706433', '0x7f000001', '017700000001', '0x7f.1', '127.0.0.1.'],
+                ...['0.0.0.0', '0', '10.1.2.3', '172.16.0.1', '192.168.1.1', '169.254.169.254', '100.64.0.1'],
+                ...['198.18.0.1', '224.0.0.1'],
                 ...['255.255.255.255', '192.0.2.1', '192.0.0.8'],
                 ...['[::1]', '[::]', '[::ffff:127.0.0.1]', '[::ffff:7f00:1]', '[::127.0.0.1]', '[64:ff9b::7f00:1]'],
                 ...['[2002:7f00:1::]', '[fe80::1]', '[fd00::1]', '[ff02::1]', '[2001::1]', '[2001:db8::1]'],
@@ -70,7 +71,7 @@ final class InsideNetTest extends TestCase
         self::assertCount(4, $asked, 'the first of each alone');
         $to = '/again';
         self::assertSame(WebState::Away, $looker->look('http://out.example/a', null)->state, 'without end');
-        self::assertSame(['http://out.example/again', ['out.example' => '93.184.216.34']], $asked[9]);
+        self::assertSame(['http://out.example/again', ['out.example' => '93.184.216.34']], array_pop($asked));
     }
 
     /** What the administrator names may lie inside; nothing else does then. */

@@ -139,7 +139,10 @@ final class FreshFill
         );
     }
 
-    /** @return array{media?: string, fit?: string, bare?: true, text?: string} what {@see parse()} made it of, beside its kind */
+    /**
+     * @return array{media?: string, fit?: string, bare?: true, text?: string} what {@see parse()} made it of, beside
+     *     its kind
+     */
     public static function given(Fill $fresh): array
     {
         return array_filter([

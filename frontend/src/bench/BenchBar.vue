@@ -11,6 +11,7 @@ import DesignName from './DesignName.vue'
 import SceneFrieze from './SceneFrieze.vue'
 import ReleaseSheet from './ReleaseSheet.vue'
 
+defineProps<{ plays?: string | undefined }>()
 const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; aside: [aside: Aside] }>()
 const { t } = useI18n()
 const design = useDesign()
@@ -74,5 +75,5 @@ const others = computed(() => design.answer?.surfaces.filter((code) => code !== 
     </template>
     <ReleaseSheet v-if="releasing" @close="releasing = false" />
   </div>
-  <SceneFrieze @open="(scene, layout) => emit('open', scene, layout)" @particulars="emit('aside', 'scene')" />
+  <SceneFrieze :plays="plays" @open="(scene, layout) => emit('open', scene, layout)" @particulars="emit('aside', 'scene')" />
 </template>

@@ -114,7 +114,7 @@ onMounted(() => void Promise.all([stock.load(), styles.load()]))
 <template>
   <div v-if="design.answer && design.id === id" class="bench with-column" @keydown.esc="back">
     <section class="bench-work">
-      <BenchBar @open="openLayout" @aside="aside = $event" />
+      <BenchBar :plays="round.plays.value" @open="openLayout" @aside="aside = $event" />
       <MissingZones />
       <div
         class="bench-middle"

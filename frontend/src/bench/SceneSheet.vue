@@ -3,8 +3,8 @@ import { vBTooltip } from 'bootstrap-vue-next'
 import type { SceneLine } from '../api/types'
 
 /**
- * One scene, or one of its layouts, as a small sheet of its true ratio with its panes in the colours of what they show; the rest scene has a
- * heavier foot, one outside the round is dashed, the one that plays carries the pulse mark.
+ * One scene, or one of its layouts, as a small sheet of its true ratio with its panes in the colours of what they show;
+ * the rest scene has a heavier foot, one outside the round is dashed, the one that plays carries the pulse mark.
  */
 defineProps<{
   size: [number, number]

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { computed, ref } from 'vue'
+import { computed, ref, toRefs } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
@@ -21,8 +21,14 @@ const design = useDesign()
 const session = useSession()
 const { pictureGround } = useScene()
 const floats = useFloats()
-const search = ref('')
-const folder = ref('')
+const { search, folder } = toRefs(stock.shelf)
+/** Said until it is understood. */
+const HINT = 'bench:shelf-hint'
+const seen = ref(localStorage.getItem(HINT) !== null)
+function understood(): void {
+  localStorage.setItem(HINT, 'seen')
+  seen.value = true
+}
 /** Only what the chosen zone shows without bars and without loss. */
 const fitting = ref(false)
 const ratio = computed(() => (design.zone ? ratioText(design.zone.ratio) : ''))
@@ -65,12 +71,15 @@ function press(media: MediaLine, event: PointerEvent): void {
       {{ t('stock.fits', { letter: design.zone.letter, ratio }) }}
     </BFormCheckbox>
     <p v-if="fitting && !listed.length" class="hint">{{ t('stock.nothing') }}</p>
-    <p class="hint">{{ t('stock.carry') }} {{ t('stock.drop') }}</p>
+    <p v-if="!seen" class="hint">
+      {{ t('stock.carry') }} {{ t('stock.drop') }}
+      <button type="button" class="plain" @click="understood">{{ t('close') }}</button>
+    </p>
     <p v-if="session.may('fill')"><ChooseFiles /></p>
     <RefusalNote :error="stock.error" />
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <div class="media-grid narrow">
-      <MediaCard v-for="one in listed" :key="one.id" :media="one" class="carriable" @pointerdown="press(one, $event)">
+      <MediaCard v-for="one in listed" :key="one.id" dense :media="one" class="carriable" @pointerdown="press(one, $event)">
         <button
           v-if="design.zone && session.may('design')"
           type="button"

@@ -45,5 +45,14 @@ export function useRoundPlay(tMs: Ref<number>, playing: Ref<boolean>) {
     return null
   }
 
-  return { drawn, inScene, many, startOf }
+  /** The scene that shows while it plays. */
+  const plays = computed(() =>
+    playing.value
+      ? many.value
+        ? round.value.scenes[sceneAt(round.value, tMs.value).index]?.scene
+        : design.scene
+      : undefined,
+  )
+
+  return { drawn, inScene, many, plays, startOf }
 }

@@ -5,7 +5,8 @@ import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { dayOf, fileSize, pixels, ratioText, seconds } from '../ui/format'
 
-const props = defineProps<{ media: MediaLine }>()
+/** `dense`: on the bench, where many are to be seen at once. */
+const props = defineProps<{ media: MediaLine; dense?: boolean }>()
 const { t } = useI18n()
 /** A video shows, while the pointer is over it, what comes so far into it. */
 const over = ref(false)
@@ -23,7 +24,7 @@ const facts = computed(() => {
 </script>
 
 <template>
-  <article class="media-card" :data-media="media.id">
+  <article class="media-card" :class="{ dense }" :data-media="media.id">
     <div class="frame" @pointerenter="over = true" @pointermove="scrub" @pointerleave="over = false">
       <img v-if="media.state === 'ready'" :src="`/media/${media.sha256}/thumbnail`" alt="" draggable="false" />
       <span v-else class="frame-word">{{ t(`stock.${media.state}`) }}</span>
@@ -41,25 +42,52 @@ const facts = computed(() => {
     <p v-if="media.font" class="measure">{{ media.font.family }} {{ media.font.weight }}</p>
     <p v-if="media.font" class="hint">{{ t(`stock.embedding-${media.font.embedding}`) }}</p>
     <p v-if="media.fault" class="refusal">{{ media.fault.message }} {{ media.fault.mend }}</p>
-    <p v-if="media.original" class="hint">
-      {{ t('stock.made-of', { codec: media.original.codec, size: fileSize(media.original.bytes) }) }}
-      {{ media.original.why.map((one) => t(`stock.why-${one}`)).join(', ') }}.
-    </p>
-    <p class="hint">
-      {{ facts }} ·
-      <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
-    </p>
-    <p v-if="media.notes.folder" class="hint">{{ media.notes.folder }}</p>
-    <p v-if="media.notes.tags.length" class="tags">
-      <span v-for="tag in media.notes.tags" :key="tag">{{ tag }}</span>
-    </p>
-    <p v-if="media.notes.licence" v-b-tooltip="media.notes.licence" class="hint licence">{{ media.notes.licence }}</p>
-    <p v-if="media.notes.until" class="hint">{{ t('stock.until-day', { day: dayOf(media.notes.until) }) }}</p>
+    <template v-if="!dense">
+      <p v-if="media.original" class="hint">
+        {{ t('stock.made-of', { codec: media.original.codec, size: fileSize(media.original.bytes) }) }}
+        {{ media.original.why.map((one) => t(`stock.why-${one}`)).join(', ') }}.
+      </p>
+      <p class="hint">
+        {{ facts }} ·
+        <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
+      </p>
+      <p v-if="media.notes.folder" class="hint">{{ media.notes.folder }}</p>
+      <p v-if="media.notes.tags.length" class="tags">
+        <span v-for="tag in media.notes.tags" :key="tag">{{ tag }}</span>
+      </p>
+      <p v-if="media.notes.licence" v-b-tooltip="media.notes.licence" class="hint licence">{{ media.notes.licence }}</p>
+      <p v-if="media.notes.until" class="hint">{{ t('stock.until-day', { day: dayOf(media.notes.until) }) }}</p>
+    </template>
     <div class="tools"><slot /></div>
   </article>
 </template>
 
 <style scoped>
+.dense {
+  padding: 0.25rem;
+}
+.dense .frame,
+.dense .frame img {
+  height: 64px;
+  max-height: 64px;
+}
+.dense .tools :deep(.btn) {
+  padding: 0 0.35rem;
+  font-size: 0.75rem;
+}
+.dense h3 {
+  -webkit-line-clamp: 1;
+  margin-top: 0.2rem;
+  font-size: 0.75rem;
+}
+.dense .tools {
+  margin-top: 0.15rem;
+  gap: 0.2rem;
+}
+.picked {
+  outline: 2px solid var(--oxide);
+  outline-offset: -2px;
+}
 .frame video {
   position: absolute;
   inset: 0;

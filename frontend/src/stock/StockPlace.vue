@@ -1,30 +1,30 @@
 <script setup lang="ts">
 import { BFormInput, BFormSelect, BModal, BProgress } from 'bootstrap-vue-next'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, toRefs, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call, NoAnswer } from '../api/client'
-import type { MediaLine } from '../api/types'
+import type { MediaLine, MediaNotes } from '../api/types'
 import { useSession } from '../session/session'
 import { fileSize, ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
+import { useUndoKeys } from '../ui/useUndoKeys'
 import ChooseFiles from './ChooseFiles.vue'
 import MediaCard from './MediaCard.vue'
 import NoteSheet from './NoteSheet.vue'
 import ReplaceFile from './ReplaceFile.vue'
+import SeveralBar from './SeveralBar.vue'
 import { useUploads } from './uploads'
+import { useSeveral } from './useSeveral'
 
 const { t } = useI18n()
 const stock = useUploads()
 const session = useSession()
 const over = ref(false)
-const search = ref('')
-const ratio = ref('')
-const tag = ref('')
-/** A path; `/`: what lies in none. */
-const folder = ref('')
+/** Kept while one works elsewhere; the folder is a path, `/`: what lies in none. */
+const { search, ratio, tag, folder } = toRefs(stock.shelf)
 const noting = ref<MediaLine | null>(null)
-/** The medium as it was before it was noted last. */
-const undone = ref<MediaLine | null>(null)
+/** What was done last, in words, and how it is undone. */
+const done = ref<{ words: string; undo: () => Promise<unknown> } | null>(null)
 const error = ref<unknown>(null)
 
 const ratios = computed(() => [...new Set(stock.media.flatMap((one) => (one.ratio ? [ratioText(one.ratio)] : [])))].sort())
@@ -51,47 +51,92 @@ const onTheWay = computed(() => {
 })
 function noted(before: MediaLine | null): void {
   noting.value = null
-  if (!before) return
-  undone.value = before
-  taken.value = null
+  if (before) done.value = { words: t('stock.noted', { name: before.name }), undo: () => renote([before]) }
 }
 function drop(event: DragEvent): void {
   over.value = false
   void stock.sendAll(event.dataTransfer?.files ?? [])
 }
-const taken = ref<MediaLine | null>(null)
-/** One that is used is taken out only by who has seen where. */
-const asked = ref<MediaLine | null>(null)
+/** Those that are used are taken out only by who has seen where. */
+const asked = ref<MediaLine[]>([])
 const tried = async (work: () => Promise<unknown>): Promise<void> => {
   error.value = null
   await work().catch((refused: unknown) => (error.value = refused))
 }
-const unnote = (): Promise<void> =>
+async function renote(before: MediaLine[]): Promise<void> {
+  for (const one of before) {
+    const now = stock.media.find((each) => each.id === one.id)
+    if (now) await stock.noteAll([now], () => one.notes)
+  }
+}
+const undo = (): Promise<void> =>
   tried(async () => {
-    const before = undone.value
-    const now = stock.media.find((one) => one.id === before?.id)
-    undone.value = null
-    if (before && now) await stock.note(now, before.notes)
+    const last = done.value
+    done.value = null
+    await last?.undo()
   })
-const remove = (media: MediaLine): Promise<void> =>
+const noteSeveral = (words: string, change: (notes: MediaNotes) => MediaNotes): Promise<void> =>
   tried(async () => {
-    asked.value = null
-    await call('DELETE', `/api/stock/${media.id}?despite=${media.used_in?.length ?? 0}`)
-    taken.value = media
-    undone.value = null
-    await stock.load()
+    const before = await stock.noteAll(several.chosen.value, change)
+    done.value = { words, undo: () => renote(before) }
   })
-const bringBack = (media: MediaLine): Promise<void> =>
+const file = (into: string): Promise<void> =>
+  noteSeveral(t('stock.filed', { count: several.chosen.value.length, folder: into || t('stock.no-folder') }), (notes) => ({
+    ...notes,
+    folder: into,
+  }))
+const mark = (word: string): Promise<void> =>
+  noteSeveral(t('stock.tagged', { count: several.chosen.value.length, tag: word }), (notes) => ({
+    ...notes,
+    tags: [...new Set([...notes.tags, word])],
+  }))
+const used = (media: MediaLine): boolean => media.uses > 0 && media.kind !== 'font'
+const take = (media: MediaLine[]): void => void (media.some(used) ? (asked.value = media) : remove(media))
+const remove = (media: MediaLine[]): Promise<void> =>
   tried(async () => {
-    taken.value = null
-    await call('POST', `/api/stock/${media.id}/back`)
-    await stock.load()
+    asked.value = []
+    const gone: MediaLine[] = []
+    try {
+      for (const one of media) {
+        await call('DELETE', `/api/stock/${one.id}?despite=${one.used_in?.length ?? 0}`)
+        gone.push(one)
+      }
+    } finally {
+      if (gone.length)
+        done.value = { words: t('stock.taken', { name: gone.map((one) => one.name).join(', ') }), undo: () => bringBack(gone) }
+      await stock.load()
+    }
   })
+async function bringBack(media: MediaLine[]): Promise<void> {
+  for (const one of media) await call('POST', `/api/stock/${one.id}/back`)
+  await stock.load()
+}
+const grid = useTemplateRef<HTMLElement>('grid')
+const several = useSeveral(
+  () => listed.value,
+  () => grid.value,
+)
+function keys(event: KeyboardEvent): void {
+  if (event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]), textarea, select')) return
+  const all = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a'
+  if (all) several.all()
+  else if (event.key === 'Escape' && several.chosen.value.length) several.clear()
+  else if (event.key === 'Delete' && several.chosen.value.length && session.may('clear')) take(several.chosen.value)
+  else return
+  event.preventDefault()
+}
+useUndoKeys((kind) => void (kind === 'undo' && done.value && undo()))
 onMounted(() => void stock.load())
 </script>
 
 <template>
-  <section class="stock" :class="{ over }" @dragover.prevent="over = true" @dragleave.self="over = false" @drop.prevent="drop">
+  <section
+    class="stock"
+    :class="{ over }"
+    @dragover.prevent="over = true"
+    @dragleave.self="over = false"
+    @drop.prevent="drop"
+    @keydown="keys">
     <div class="place-head">
       <h1>{{ t('stock.title') }}</h1>
       <p class="hint">
@@ -141,31 +186,43 @@ onMounted(() => void stock.load())
     </ul>
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
     <p v-else-if="stock.loaded && !listed.length" class="empty-state">{{ t('stock.nothing') }}</p>
-    <p v-if="undone" class="hint place-note" role="status">
-      {{ t('stock.noted', { name: undone.name }) }}
-      <button type="button" class="plain" @click="unnote">{{ t('stock.note-undo') }}</button>
+    <p v-if="done" class="hint place-note stays" role="status">
+      {{ done.words }}
+      <button type="button" class="plain" @click="undo">{{ t('stock.note-undo') }}</button>
+      <kbd>{{ t('stock.undo-key') }}</kbd>
     </p>
-    <p v-if="taken" class="hint place-note" role="status">
-      {{ t('stock.taken', { name: taken.name }) }}
-      <button type="button" class="plain" @click="bringBack(taken)">{{ t('stock.note-undo') }}</button>
-    </p>
+    <SeveralBar
+      v-if="several.chosen.value.length"
+      :media="several.chosen.value"
+      @file="file"
+      @tag="mark"
+      @remove="take(several.chosen.value)"
+      @clear="several.clear" />
     <BModal
-      :model-value="asked !== null"
-      :title="t('stock.take-title', { name: asked?.name ?? '' })"
+      :model-value="asked.length > 0"
+      :title="t('stock.take-title', { name: asked.map((one) => one.name).join(', ') })"
       :header-close-label="t('close')"
-      @hidden="asked = null">
+      @hidden="asked = []">
       <p>{{ t('stock.take-where') }}</p>
       <ul>
-        <li v-for="one in asked?.used_in ?? []" :key="one">{{ one }}</li>
+        <li v-for="one in [...new Set(asked.flatMap((each) => each.used_in ?? []))]" :key="one">{{ one }}</li>
       </ul>
       <template #footer>
-        <button type="button" class="btn btn-primary" @click="asked = null">{{ t('stock.keep') }}</button>
-        <button type="button" class="btn btn-outline-dark" @click="asked && remove(asked)">{{ t('stock.take-all') }}</button>
+        <button type="button" class="btn btn-primary" @click="asked = []">{{ t('stock.keep') }}</button>
+        <button type="button" class="btn btn-outline-dark" @click="remove(asked)">{{ t('stock.take-all') }}</button>
       </template>
     </BModal>
     <NoteSheet v-if="noting" :key="noting.id" :media="noting" @close="noted" />
-    <div class="media-grid">
-      <MediaCard v-for="one in listed" :key="one.id" :media="one">
+    <div ref="grid" class="media-grid lassoed" @pointerdown="several.gather">
+      <span v-if="several.lasso.value" class="lasso" :style="several.lasso.value" aria-hidden="true" />
+      <MediaCard v-for="one in listed" :key="one.id" :media="one" :class="{ picked: several.has(one.id) }">
+        <input
+          v-if="session.may('fill') || session.may('clear')"
+          type="checkbox"
+          class="form-check-input pick"
+          :checked="several.has(one.id)"
+          :aria-label="t('stock.choose', { name: one.name })"
+          @click="several.choose(one.id, ($event.target as HTMLInputElement).checked, $event.shiftKey)" />
         <button v-if="session.may('fill')" type="button" class="btn btn-sm btn-outline-dark" @click="noting = one">
           {{ t('stock.notes') }}
         </button>
@@ -175,7 +232,7 @@ onMounted(() => void stock.load())
           type="button"
           class="plain remove"
           :aria-label="t('stock.remove', { name: one.name })"
-          @click="one.uses && one.kind !== 'font' ? (asked = one) : remove(one)">
+          @click="take([one])">
           ×
         </button>
       </MediaCard>

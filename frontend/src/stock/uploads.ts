@@ -30,6 +30,8 @@ export const useUploads = defineStore('uploads', () => {
   const error = ref<unknown>(null)
   /** Room that is left for the Stock: told to who looks after the machine. */
   const freeBytes = ref<number | null>(null)
+  /** What is looked for, in the Stock and on the bench alike. */
+  const shelf = ref({ search: '', folder: '', tag: '', ratio: '' })
   let number = 0
   let timer: ReturnType<typeof setTimeout> | undefined
 
@@ -113,7 +115,26 @@ export const useUploads = defineStore('uploads', () => {
 
   /** One after another; all of them are seen to wait. */
   async function sendAll(files: Iterable<File>): Promise<void> {
-    for (const [file, line] of [...files].map((one) => [one, wait(one)] as const)) await send(file, line)
+    // Into the folder that is looked at.
+    const folder = shelf.value.folder === '/' ? '' : shelf.value.folder
+    for (const [file, line] of [...files].map((one) => [one, wait(one)] as const)) {
+      const sent = await send(file, line)
+      const known = sent && find(sent.id)
+      if (known && folder !== '' && known.notes.folder === '') await note(known, { ...known.notes, folder })
+    }
+  }
+  /** Several at once, and all of them back: what each was before. */
+  async function noteAll(some: MediaLine[], change: (notes: MediaNotes) => MediaNotes): Promise<MediaLine[]> {
+    const before: MediaLine[] = []
+    try {
+      for (const one of some) {
+        await call('POST', `/api/stock/${one.id}/notes`, { seen: one.notes, notes: change(one.notes) })
+        before.push(one)
+      }
+    } finally {
+      await load()
+    }
+    return before
   }
 
   /** Also those that only hold others. */
@@ -136,6 +157,8 @@ export const useUploads = defineStore('uploads', () => {
 
   return {
     freeBytes,
+    shelf,
+    noteAll,
     uploads,
     media,
     loaded,

@@ -1,7 +1,12 @@
 /** Measures as people read them, always with their unit. Formatting only: the numbers are the core's. */
 export const seconds = (ms: number | null): string => (ms === null ? '' : `${(ms / 1000).toFixed(1)} s`)
 export const pixels = (width: number, height: number): string => `${width} × ${height} px`
-export const ratioText = (ratio: { exact: string; name: string | null }): string => ratio.name ?? ratio.exact
+/** By its name, by small numbers, or as a decimal: nobody reads 7731:1760. */
+export function ratioText({ exact, name }: { exact: string; name: string | null }): string {
+  const [width = 1, height = 1] = exact.split(':').map(Number)
+  if (name !== null || Math.max(width, height) < 100) return name ?? exact
+  return width >= height ? `${(width / height).toFixed(2)}:1` : `1:${(height / width).toFixed(2)}`
+}
 export const percent = (share: number): string => `${(share * 100).toFixed(1)} %`
 export const fileSize = (bytes: number): string =>
   bytes < 1000
