@@ -82,10 +82,10 @@ final readonly class MediaConverter
             [
                 'convert-im6.q16',
                 MediaProbe::CODERS[$mime].":{$from}[0]",
-                // It reads where the top is of JPEG alone.
-                ...$mime === 'image/jpeg'
-                    ? []
-                    : ['-orient', self::TOPS[MediaProbe::orientation($from, $mime)] ?? self::TOPS[1]],
+                // Of these it does not read where the top is.
+                ...in_array($mime, ['image/png', 'image/webp'], true)
+                    ? ['-orient', self::TOPS[MediaProbe::orientation($from, $mime)] ?? self::TOPS[1]]
+                    : [],
                 '-auto-orient',
                 // A file that does not say what its numbers mean is taken as the program takes it.
                 ...$profiled ? ['-profile', self::SRGB] : ['-colorspace', 'sRGB'],
