@@ -26,7 +26,8 @@ final class KeyboardTest extends BrowserCase
             'work goes on in the pane',
             fn () => str_starts_with((string) $this->focused($page, 'aria-label'), 'Zone A'),
         );
-        $page->keys('R')->until('two panes', fn () => count($page->all('.pane')) === 2);
+        // Keys are commands where the person put the focus.
+        $page->keys(Keys::ENTER)->keys('R')->until('two panes', fn () => count($page->all('.pane')) === 2);
         $page->keys('C')->until('three panes', fn () => count($page->all('.pane')) === 3);
         $page->tabTo('Mullion between');
         $line = (int) $this->focused($page, 'aria-valuenow');

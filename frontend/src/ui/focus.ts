@@ -17,7 +17,8 @@ for (const act of ['pointerdown', 'keydown'] as const)
   addEventListener(
     act,
     (event) => {
-      if (event instanceof PointerEvent || (event instanceof KeyboardEvent && event.key === 'Tab')) given = null
+      // Going there by Tab, or saying so by Enter or an arrow, makes it theirs.
+      if (event instanceof PointerEvent || /^(Tab|Enter|Arrow\w+)$/.test((event as KeyboardEvent).key)) given = null
     },
     { capture: true },
   )

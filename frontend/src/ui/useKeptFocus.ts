@@ -25,13 +25,12 @@ export function useKeptFocus(place: Ref<HTMLElement | null>): void {
       const lost = document.activeElement === document.body && last !== null
       const waiting = heading !== null && document.activeElement === heading
       if (!lost && !waiting) return
-      if (lost && last?.isConnected) {
-        if (!last.matches(':disabled') && last.getClientRects().length > 0) last.focus({ preventScroll: true })
-        return
-      }
+      if (lost && last?.isConnected && !last.matches(':disabled') && last.getClientRects().length > 0)
+        return last.focus({ preventScroll: true })
       const work = place.value?.contains(chosen()) ? chosen() : null
       if (work) giveFocus(work)
-      else if (lost) {
+      // A button that rests while its work is done comes back by itself.
+      else if (lost && !last?.isConnected) {
         heading = place.value?.querySelector('h1') ?? null
         heading?.setAttribute('tabindex', '-1')
         heading?.focus({ preventScroll: true })
