@@ -66,6 +66,9 @@ $edits('MariaDB killed and started again, edits', "kill -9 \$(cat $stack/run/mar
 $edits('MariaDB gone for a minute, edits', "sleep 5; kill -9 \$(cat $stack/run/mariadb.pid); sleep 60; bin/fault start mariadb $port; sleep 600 & wait \$!", 75);
 $edits('a disk that stalls for 3 s (MariaDB held and let go), edits', "kill -STOP \$(cat $stack/run/mariadb.pid); sleep 3; kill -CONT \$(cat $stack/run/mariadb.pid); sleep 1", 30);
 
+// Ends what the three workers run, and all that this runs, by their ids: a pattern would end others' too.
+$ofWorkers = "below() { for p in \$(pgrep -P \$1); do echo \$p; below \$p; done; }; for loop in \$(pgrep -P \$(cat $stack/run/worker.pid)); do kill -9 \$(below \$loop) 2>/dev/null; done";
+
 // Uploads and what the worker makes of them, killed together with the programs it runs.
 $files = [];
 for ($i = 0; $i < 6; ++$i) {
@@ -73,7 +76,7 @@ for ($i = 0; $i < 6; ++$i) {
     (new Process(['ffmpeg', '-v', 'error', '-y', '-f', 'lavfi', '-i', 'mandelbrot=size='.(800 + 100 * $i).'x600:rate=10', '-frames:v', $i < 4 ? '1' : '60', '-pix_fmt', $i < 4 ? 'rgb24' : 'yuv420p', $file], timeout: 120))->mustRun();
 }
 $ids = [];
-$times = $while("pkill -9 -P \$(cat $stack/run/worker.pid); pkill -9 -f \"^(ffmpeg|ffprobe) .*$stack\"; sleep 1.\$((RANDOM % 9))", static function () use ($client, $files, &$ids): void {
+$times = $while("$ofWorkers; sleep 1.\$((RANDOM % 9))", static function () use ($client, $files, &$ids): void {
     foreach ($files as $file) {
         $ids[] = $client->send('POST', '/api/sites/harrowmere/stock', ['file' => new CURLFile($file)])['id'];
         usleep(700_000);
@@ -107,7 +110,7 @@ $times = $while($ofFpm, static fn () => array_map($hand, range(1, 40)));
 $until('the orders are right', static fn () => $wrong() === 0, 120);
 $row('PHP killed, hand-offs', $times, $handed, $kept());
 $before = $handed;
-$times = $while("pkill -9 -P \$(cat $stack/run/worker.pid); rm -rf $stack/published/orders/*; sleep 1", static fn () => array_map($hand, range(1, 40)));
+$times = $while("$ofWorkers; rm -rf $stack/published/orders/*; sleep 1", static fn () => array_map($hand, range(1, 40)));
 $until('the orders are right', static fn () => $wrong() === 0, 150);
 $row('orders deleted, worker killed, hand-offs', $times, $handed - $before, $kept() - $before);
 
@@ -127,5 +130,27 @@ if ($mounted) {
 } else {
     echo "    not tried: a full disk (no file system may be mounted here)\n";
 }
+// A full folder for temporary files, at each step of an upload: refused in words, nothing of it kept, and taken when there is room.
+$temporary = sys_get_temp_dir();
+$filler = "$temporary/fault-filler";
+$room = (new Process(['sh', '-c', "df --output=avail -B1 $temporary | tail -1"]))->mustRun()->getOutput();
+$isSmall = (int) $room < (1 << 30);
+if ($isSmall) {
+    $bytes = random_bytes(9 << 20);
+    file_put_contents($file = "$stack/fault-large.png", $bytes);
+    (new Process(['sh', '-c', "dd if=/dev/zero of=$filler bs=1M 2>/dev/null; true"], timeout: 120))->run();
+    $code = '';
+    try {
+        $client->send('POST', '/api/sites/harrowmere/stock', ['file' => new CURLFile($file)]);
+    } catch (RuntimeException $fault) {
+        $code = $fault->getMessage();
+    }
+    unlink($filler);
+    $row('temporary folder full, upload refused', 1, 1, str_contains($code, '507') || str_contains($code, 'no_room') || str_contains($code, 'upload_broken') ? 1 : 0);
+    unlink($file);
+} else {
+    echo "    not tried: a full folder for temporary files (run with TMPDIR on a file system below 1 GB)\n";
+}
+
 echo $lost === 0 ? "\nNothing was lost.\n" : "\nLost: $lost\n";
 exit($lost === 0 ? 0 : 1);
