@@ -132,7 +132,7 @@ return [
         'Measure the picture and type its size.',
     ],
     'legible.too_small' => [
-        'Capitals are seen under {arcmin}′; {least}′ is the least (ISO 9241-303, from memory).',
+        'Capitals are seen under {arcmin}′; {least}′ is the least (ISO 9241-303).',
         'Make capitals at least {px} px high.',
     ],
     'legible.height_or_font' => [

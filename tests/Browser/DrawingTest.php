@@ -26,11 +26,11 @@ final class DrawingTest extends BrowserCase
         $page->key('keyUp', ' ');
         $page->until('moved by hand', fn () => $scroll() === [120, 60]);
         self::assertSame('Play', $page->find('.rail-head button')->getText(), 'and it does not play');
-        $page->find('.pane.chosen .pane-face, .pane-face')->sendKeys('2');
+        $page->click('.pane.chosen .pane-face, .pane-face')->keys('2');
         $page->until('one pane fills the room', fn () => $page->script(
             'const pane = document.querySelector(".pane.chosen").getBoundingClientRect(), room = document.querySelector(".canvas-room").getBoundingClientRect(); return Math.abs(pane.height + 112 - room.height) < 3 || Math.abs(pane.width + 112 - room.width) < 3',
         ));
-        $page->find('.pane-face')->sendKeys('0');
+        $page->click('.pane-face')->keys('0');
         $page->until('fitted again', fn () => abs($width() - $fitted) < 1);
 
         $page->press('scale', '.title-block')->see('As it is seen', 'aside');
@@ -80,13 +80,13 @@ final class DrawingTest extends BrowserCase
         $page = $this->page();
         $page->signIn()->click('[data-surface="booking"]')->typeIn('Name of the new design', 'By night', Keys::ENTER);
         $page->see('By night', '.title-block');
-        $page->find('.pane-face')->sendKeys('C');
+        $page->click('.pane-face')->keys('C');
         $page->until('two panes', fn () => count($page->all('.pane')) === 2);
-        $page->find('.pane-face')->sendKeys('C');
+        $page->click('.pane-face')->keys('C');
         $page->until('A, C, B', fn () => self::letters($page) === ['A', 'C', 'B']);
         $page->tabTo('scale', true)->keys(Keys::ENTER)->see('Letters', 'aside');
-        $page->tabTo('Letter again')->keys(Keys::ENTER)->see('Brief sheets that were sent out', 'aside');
-        $page->tabTo('Letter again')->keys(Keys::ENTER);
+        $page->tabTo('Give letters anew')->keys(Keys::ENTER)->see('Brief sheets that were sent out', 'aside');
+        $page->tabTo('Give letters anew')->keys(Keys::ENTER);
         $page->until('A, B, C', fn () => self::letters($page) === ['A', 'B', 'C']);
         $page->tabTo('Millimetres along', true)->keys(Keys::SPACE)->see('mm', '.dimensions');
         $page->tabTo('Night sheet')->keys(Keys::SPACE)->find('[data-sheet="night"] body');
@@ -129,6 +129,8 @@ final class DrawingTest extends BrowserCase
     /** @return list<string> from left to right */
     private static function letters(Page $page): array
     {
-        return array_map(static fn ($label) => $label->getText(), $page->all('.pane-label b'));
+        return $page->script(
+            'return [...document.querySelectorAll(".pane .edge-letter b, .pane .pane-label b")].map((one) => one.textContent.trim())',
+        );
     }
 }

@@ -37,7 +37,7 @@ final class FillTest extends BrowserCase
         $page->until('two plates', fn () => count($page->all('.pane-text > div')) === 4);
         self::assertSame($line(0, 'letterSpacing'), $line(1, 'letterSpacing'));
 
-        $page->choose('Comes', 'as if typed');
+        $page->choose('Words appear', 'as if typed');
         $comes = static fn (string $is): bool => (bool) $page->script(
             "return document.querySelectorAll('.pane-text')[1].lastElementChild.style.clipPath $is ''",
         );
@@ -159,7 +159,7 @@ final class FillTest extends BrowserCase
         $page->press('Add colour', 'aside')->press('Add text', 'aside')->see('One round', 'aside');
         $this->become($page, 1, 'progress');
         $page->see('never fills', 'aside');
-        $page->choose('Of', 'the playlist of A');
+        $page->choose('How far has come', 'the playlist of A');
         $page->until('mended', fn () => !str_contains($page->find('#bench-panel')->getText(), 'never fills'));
         $share = static fn (): float => (float) $page->script(
             'return new DOMMatrix(getComputedStyle(document.querySelector("[data-share]")).transform).d',

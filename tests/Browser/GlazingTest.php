@@ -16,7 +16,7 @@ final class GlazingTest extends BrowserCase
         $page = $this->page();
         $page->signIn()->click('[data-surface="booking"]')->typeIn('Name of the new design', 'Carved', Keys::ENTER);
         $page->see('Carved', '.title-block');
-        $page->find('.pane-face')->sendKeys('g');
+        $page->click('.pane-face')->keys('g');
         $layer = $page->find('.lattice-layer');
         $size = $layer->getSize();
         [$column, $row] = [$size->getWidth() / 12, $size->getHeight() / 8];
@@ -39,7 +39,7 @@ final class GlazingTest extends BrowserCase
             $page->press('colour', 'aside')->until('filled', fn () => $page->all('#bench-panel .empty-help') === []);
         }
         $this->expectRefusals('status of 422');
-        $page->find('.pane-face')->sendKeys('g');
+        $page->click('.pane-face')->keys('g');
         $page->find('.lattice-layer');
         $page->keys(...array_fill(0, 9, Keys::SHIFT.Keys::ARROW_RIGHT.Keys::NULL));
         $page->see('10 × 1 cells', '.lattice-layer');
@@ -71,9 +71,9 @@ final class GlazingTest extends BrowserCase
         $page = $this->page();
         $page->signIn()->click('[data-surface="booking"]')->typeIn('Name of the new design', 'Locked', Keys::ENTER);
         $page->see('Locked', '.title-block');
-        $page->find('.pane-face')->sendKeys('C');
+        $page->click('.pane-face')->keys('C');
         $page->until('two panes', fn () => count($page->all('.pane')) === 2);
-        $page->typeIn('Width', '700')->see('700 × 1080 px', '.pane-label');
+        $page->typeIn('Width', '700')->see('700 × 1080 px', 'aside .measure');
         $page->press('Lock: Width', 'aside')->find('[aria-label="Lock: Width"][aria-pressed="true"]');
         $page->drag('.mullion', 80, 0);
         $page->find('.mullion')->sendKeys(Keys::ARROW_RIGHT);

@@ -50,7 +50,7 @@ final class KeyboardTest extends BrowserCase
         $page->tabTo('Put into A: Lake at dawn.jpg');
         $page->keys(Keys::ENTER)->see('Lake at dawn.jpg', '.media-facts');
         $page->tabTo('Zone A', true);
-        $page->keys('m')->until('merged', fn () => count($page->all('.pane')) === 2);
+        $page->keys(Keys::ENTER)->keys('m')->until('merged', fn () => count($page->all('.pane')) === 2);
         $page->tabTo('Playhead');
         $page->keys(Keys::ARROW_RIGHT);
         $page->until('a second on', fn () => $this->focused($page, 'aria-valuenow') === '1000');
@@ -68,8 +68,8 @@ final class KeyboardTest extends BrowserCase
         $page->tabTo('Stock');
         $page->keys(Keys::ARROW_LEFT);
         $page->tabTo('Particulars', true);
-        $page->tabTo('Fill');
-        $page->keys('colour')->see('Colour', 'aside');
+        $page->tabTo('Fill')->keys(Keys::TAB)->tabTo('Fill');
+        $page->keys('colour', Keys::ENTER)->see('Colour', 'aside');
         $page->until('nothing stops it', fn () => $page->all('.title-block .finding-mark.stop') === []);
         $page->tabTo('Release …', true);
         $page->keys(Keys::ENTER)->see('Note', '.modal');

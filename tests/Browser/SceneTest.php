@@ -18,7 +18,7 @@ final class SceneTest extends BrowserCase
         $page->choose('Lasts', 'a time')->typeIn('Time', '8');
         $page->press('Duplicate with the same zones')->see('Copy of Rest', '.frieze .current');
         $page->see('8.0 s', '.frieze .current');
-        $page->see('×2', '.pane-label');
+        $page->see('×2', '.edge-letter');
         $this->assertAccessible($page);
 
         [$rest, $copy] = $page->all('.frieze [data-scene]');
@@ -65,7 +65,9 @@ final class SceneTest extends BrowserCase
     /** @return list<string> of the panes on the canvas */
     private static function letters(Page $page): array
     {
-        return array_map(static fn ($label) => $label->getText(), $page->all('.pane-label b'));
+        return $page->script(
+            'return [...document.querySelectorAll(".pane .edge-letter b, .pane .pane-label b")].map((one) => one.textContent.trim())',
+        );
     }
 
     /** @return list<string> the scenes in their order */

@@ -37,12 +37,12 @@ final class StyleTest extends BrowserCase
         $page->until('two colours in Winter', fn () => $called() === 'Winter'
             && count($page->all('.colour-line')) === 2);
         $this->set($page, 0, 2, '#3F7CAC');
-        $tokens = ['gap' => ['$type' => 'dimension', '$value' => ['value' => 1, 'unit' => 'px']]];
+        $tokens = ['late' => ['$type' => 'duration', '$value' => ['value' => 1, 'unit' => 'ms']]];
         $tokens['red'] = ['$type' => 'color', '$value' => '#A63D2A'];
         $page->browser
             ->findElement(WebDriverBy::cssSelector('.style-head input[type=file]'))
             ->sendKeys(Files::bytes('quay.tokens.json', (string) json_encode($tokens)));
-        $page->see('1 token was not taken: gap');
+        $page->see('1 token was not taken: late');
         self::assertCount(3, $page->all('.colour-line'));
 
         // A design chooses the first, names its ink, and stands beside itself in the other.

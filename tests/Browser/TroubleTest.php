@@ -66,7 +66,7 @@ final class TroubleTest extends BrowserCase
         $dina = $this->page()->signIn()->open('/bench/'.self::CAFE);
         $ada = $this->page()->signIn('ada')->open('/bench/'.self::CAFE);
         $ada->find('.pane');
-        $dina->find('.pane-face')->sendKeys('f');
+        $dina->click('.pane-face')->keys('f');
         $dina->find('.draw-sheet:focus')->sendKeys("\u{E007}");
         $dina->find('.float-face');
         $ada->find('.float-face')->click();

@@ -154,8 +154,8 @@ function letGo(event: KeyboardEvent): void {
 }
 /** Single keys are commands only where the person put the focus; what is typed elsewhere does nothing here. */
 function guard(event: KeyboardEvent): void {
-  const single = !event.ctrlKey && !event.metaKey && event.key !== 'Tab' && event.key !== 'Escape'
-  if (single && !isPersons(event.target)) event.stopPropagation()
+  const single = event.key.length === 1 || event.key === 'Delete' || event.key === 'Backspace'
+  if (single && !event.ctrlKey && !event.metaKey && !isPersons(event.target)) event.stopPropagation()
 }
 function keys(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input, textarea, select')) return

@@ -103,7 +103,8 @@ function putAndShow(zone: string, media: MediaLine): void {
 }
 /** Escape goes back to the face of the column; a field's own Escape stays the field's. */
 function back(event: KeyboardEvent): void {
-  if (!(event.target instanceof HTMLElement && event.target.matches('input, textarea, select'))) aside.value = null
+  if (!(event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]):not([type=radio]), textarea, select')))
+    aside.value = null
 }
 useUndoKeys((kind) => void design.step(kind))
 useListening(design.listen)

@@ -35,6 +35,7 @@ const kinds = Object.keys(KINDS) as Fill['kind'][]
 const isKept = (kind: Fill['kind']): boolean => kept.get(kind) !== undefined || kind === props.fill.kind
 const chosen = ref<Fill['kind']>(props.fill.kind)
 const byKeys = ref(false)
+let sending = false
 const kept = keptOf(props.zone)
 watch(
   () => props.fill,
@@ -47,13 +48,18 @@ watch(
 const pending = computed(() => chosen.value !== props.fill.kind)
 function commit(): void {
   byKeys.value = false
-  if (!pending.value) return
+  // It is left while it is on its way: said once, it is not said again.
+  if (!pending.value || sending) return
+  sending = true
   const before = kept.get(chosen.value)
   const kind = chosen.value
   void goOn(
     () => (before ? design.setFill(props.zone, before) : design.beginFill(props.zone, kind)),
     kind === 'empty' ? () => null : firstField('[data-fill]'),
-  )
+  ).finally(() => {
+    sending = false
+    chosen.value = props.fill.kind
+  })
 }
 function pick(event: Event): void {
   chosen.value = (event.target as HTMLSelectElement).value as Fill['kind']

@@ -125,10 +125,11 @@ const severity = (zone: string): string => {
         @keydown="keys(plan, $event)" />
       <span v-if="edgeOf(plan)" class="edge-letter" :class="edgeOf(plan)" aria-hidden="true">
         <b :class="{ grip: editable }" @pointerdown="editable && swapByDrag(plan.id, $event)">{{ plan.letter }}</b>
+        <i v-if="shared(plan.id) > 1">{{ `×${shared(plan.id)}` }}</i>
       </span>
       <span class="pane-label" :class="{ inner: !edgeOf(plan) }" aria-hidden="true">
         <b v-if="!edgeOf(plan)" :class="{ grip: editable }" @pointerdown="editable && swapByDrag(plan.id, $event)">{{ plan.letter }}</b>
-        <i v-if="shared(plan.id) > 1">{{ `×${shared(plan.id)}` }}</i>
+        <i v-if="!edgeOf(plan) && shared(plan.id) > 1">{{ `×${shared(plan.id)}` }}</i>
         <span v-if="plan.name && plan.rect[2] * scale > 160 && isAtHand(plan.id)" class="zone-name">{{ plan.name }}</span>
         <span v-if="plan.id === design.selected && plan.rect[2] * scale > (plan.name ? 320 : 90)" class="measure">
           {{ pixels(plan.rect[2], plan.rect[3]) }} · {{ ratioText(plan.ratio) }}

@@ -19,7 +19,7 @@ function toggle(): void {
       <button type="button" class="section-head" :aria-expanded="open" :aria-controls="id" @click="toggle">
         <span class="section-mark" aria-hidden="true" />
         <span>{{ title }}</span>
-        <span class="section-says">{{ says }}</span>
+        <span class="section-says" :class="{ measure: name === 'place' }">{{ says }}</span>
       </button>
     </h3>
     <BCollapse :id="id" :model-value="open" no-animation>

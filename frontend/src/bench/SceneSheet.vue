@@ -41,7 +41,7 @@ const emit = defineEmits<{ open: [] }>()
         :fill="one.colour ?? undefined" />
     </svg>
     <span class="sheet-words">
-      <span>{{ name }}</span>
+      <span>{{ `${name} ` }}</span>
       <span v-if="length" class="measure">{{ length }}</span>
     </span>
   </button>

@@ -35,7 +35,7 @@ const figure = (effect: Effect, key: string): number => Number(part(effect)[key]
 <template>
   <MeasureField
     :label="t('effects.spacing')"
-    unit="/1000 em"
+    unit="‰"
     path="/spacing"
     :value="fill.spacing ?? 0"
     :refusal="design.refusal"

@@ -119,6 +119,7 @@ export function useFloats() {
     const zone = design.fresh('z')
     const made = placed(zone, rect)
     const fill = kind === 'text' ? [{ do: 'fill.begin', zone, kind, entry: design.fresh('e') }] : []
+    if (kind === 'text') design.shown = 'particulars'
     // A text is typed at once; anything else goes on with the keys of floats.
     await laid(zone, [made, ...fill] as Command[], kind === 'text' ? firstField('[data-fill]') : faceOf(zone))
   }
@@ -126,10 +127,7 @@ export function useFloats() {
   const laid = (zone: string, commands: Command[], next = faceOf(zone)): Promise<boolean> =>
     goOn(async () => {
       const done = await design.send(commands)
-      if (done) {
-        design.shown = 'particulars'
-        chooseAll([zone])
-      }
+      if (done) chooseAll([zone])
       return done
     }, next)
   /** Beneath a float, at a rectangle of its own px. */

@@ -1,6 +1,7 @@
 import { computed, nextTick, ref, type ComputedRef, type Ref } from 'vue'
 import type { TextFill } from '../api/types'
 import type { ZonePlan } from '../plan/types'
+import { faceOf, giveFocus } from '../ui/focus'
 import { useDesign } from './design'
 
 /** Whose words are written where they stand: begun by a double click or F2, left by Escape or a click elsewhere. */
@@ -31,12 +32,12 @@ export function useWriting(editable: () => boolean): {
   function end(): void {
     const left = zone.value
     zone.value = null
-    if (left)
-      void nextTick(() =>
-        document
-          .querySelector<HTMLElement>(`[data-pane='${left}'] .pane-face, [data-float='${left}'] .float-face`)
-          ?.focus(),
-      )
+    if (!left) return
+    void nextTick(() => {
+      const face = faceOf(left)()
+      // Whoever ends by Escape was at work on the canvas.
+      if (face) giveFocus(face, true)
+    })
   }
   return { writing, begin, beginAt, end }
 }

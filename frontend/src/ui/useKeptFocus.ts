@@ -19,22 +19,28 @@ export function useKeptFocus(place: Ref<HTMLElement | null>): void {
   useEventListener(document, 'pointerdown', ({ target }) => {
     if (target instanceof Element && !target.closest(FOCUSABLE)) last = null
   })
+  function keep(): void {
+    const lost = document.activeElement === document.body && last !== null
+    const waiting = heading !== null && document.activeElement === heading
+    if (!lost && !waiting) return
+    if (lost && last?.isConnected && !last.matches(':disabled') && last.getClientRects().length > 0)
+      return last.focus({ preventScroll: true })
+    const work = place.value?.contains(chosen()) ? chosen() : null
+    if (work) giveFocus(work)
+    // A button that rests while its work is done comes back by itself.
+    else if (lost && !last?.isConnected) {
+      heading = place.value?.querySelector('h1') ?? null
+      heading?.setAttribute('tabindex', '-1')
+      heading?.focus({ preventScroll: true })
+    }
+  }
   useMutationObserver(
     place,
     () => {
-      const lost = document.activeElement === document.body && last !== null
-      const waiting = heading !== null && document.activeElement === heading
-      if (!lost && !waiting) return
-      if (lost && last?.isConnected && !last.matches(':disabled') && last.getClientRects().length > 0)
-        return last.focus({ preventScroll: true })
-      const work = place.value?.contains(chosen()) ? chosen() : null
-      if (work) giveFocus(work)
-      // A button that rests while its work is done comes back by itself.
-      else if (lost && !last?.isConnected) {
-        heading = place.value?.querySelector('h1') ?? null
-        heading?.setAttribute('tabindex', '-1')
-        heading?.focus({ preventScroll: true })
-      }
+      keep()
+      // Browsers take the focus from what rests only when they draw next.
+      if (last !== null && last === document.activeElement && last.matches(':disabled'))
+        requestAnimationFrame(() => requestAnimationFrame(keep))
     },
     { childList: true, subtree: true, attributes: true, attributeFilter: ['disabled'] },
   )
