@@ -32,7 +32,14 @@ final class BriefPdf
 
     public static function write(BriefSheet $sheet): string
     {
-        $pdf = new \TCPDF('L', 'mm', 'A4', true, 'UTF-8');
+        $pdf = new class('L', 'mm', 'A4', true, 'UTF-8') extends \TCPDF {
+            /** The library's own line at the foot of the last page is not part of anyone's sheet. */
+            public function Close(): void
+            {
+                $this->tcpdflink = false;
+                parent::Close();
+            }
+        };
         $pdf->setCreator('Upper Pane');
         $pdf->setTitle($sheet->design);
         $pdf->setPrintHeader(false);

@@ -156,7 +156,7 @@ final class FillTest extends BrowserCase
     {
         $page = $this->begun('Progress', 2);
         $this->become($page, 0, 'playlist');
-        $page->press('Add colour', 'aside')->press('Add text', 'aside')->see('One round', 'aside');
+        $page->press('Add colour', 'aside')->press('Add text', 'aside')->see('One pass', 'aside');
         $this->become($page, 1, 'progress');
         $page->see('never fills', 'aside');
         $page->choose('How far has come', 'the playlist of A');
@@ -205,7 +205,12 @@ final class FillTest extends BrowserCase
         $page->until('smaller', static fn () => $crop() !== $whole);
         [$width, $height] = array_map(intval(...), explode(' × ', $crop()));
         self::assertEqualsWithDelta(16 / 9, $width / $height, 0.01, 'the zone’s ratio is kept');
-        $page->choose('Ratio kept', 'free')->type('[aria-label="Crop, Height px"]', '300', Keys::TAB);
+        $page->choose('Ratio kept', 'free')->type('[aria-label="Crop, Width px"]', '-50', Keys::TAB);
+        $this->expectRefusals('status of 422');
+        // In px, as they are typed, although parts per million of the picture are kept.
+        $wrong = fn (): string => $page->find('.crop-fields .refusal')->getText();
+        $page->until('in px', static fn () => preg_match('/From 1 to \d{3,4} px/', $wrong()) === 1);
+        $page->type('[aria-label="Crop, Height px"]', '300', Keys::TAB);
         $page->click('input[value="contain"]');
         $inside = static fn (): bool => (bool) $page->script(<<<'JS'
             const box = document.querySelector('.pane-picture').getBoundingClientRect()

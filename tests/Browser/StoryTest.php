@@ -114,12 +114,12 @@ final class StoryTest extends BrowserCase
                 'return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("pontoon"))',
             ),
         );
-        $page->click('.pane:nth-child(1) .pane-face')->choose('Fill', 'playlist')->see('One round 10.0 s');
+        $page->click('.pane:nth-child(1) .pane-face')->choose('Fill', 'playlist')->see('One pass 10.0 s');
         $page->press('Stock', '.tabs');
         $page->dragTo($this->shelf($page, 'Gulls.mp4'), $page->all('.pane')[0]);
         // The Stock stays open, since more may follow.
-        $page->press('Particulars', '.tabs')->see('One round 16.0 s', 'aside');
-        $page->press('Add text', 'aside')->see('One round 26.0 s', 'aside');
+        $page->press('Particulars', '.tabs')->see('One pass 16.0 s', 'aside');
+        $page->press('Add text', 'aside')->see('One pass 26.0 s', 'aside');
         $page->click('.entry:nth-child(3) .entry-face');
         $page->keys(WebDriverKeys::ALT.WebDriverKeys::ARROW_UP);
         $page->until('the text moved up', fn () => str_contains($page->find('.entry:nth-child(2)')->getText(), 'Text'));

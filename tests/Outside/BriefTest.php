@@ -45,6 +45,7 @@ final class BriefTest extends TestCase
         $svg = self::said(['pdftocairo', '-svg', '-noshrink', '-nocenter', '-f', '1', '-l', '1', $file, '-']);
         unlink($file);
 
+        self::assertStringNotContainsString('owered', $text, 'the library’s own line');
         self::assertSame(1, preg_match('/Scale\s+1 : ([\d.]+)/', $text, $scale));
         $factor = (float) $scale[1];
         $mm = static fn (int $px, int $um, int $canvas): float => $px * $um / $canvas / 1000 / $factor;

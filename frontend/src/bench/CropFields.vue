@@ -4,6 +4,7 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Rect } from '../plan/types'
 import { followPointer } from '../ui/followPointer'
+import PartRefusal from './PartRefusal.vue'
 import { largest, moved, sized } from './cropBox'
 
 /** The part of a picture that is shown: drawn on it with a free or a fixed ratio, or by its px. */
@@ -120,6 +121,7 @@ function side(at: number, event: Event): void {
           @change="side(at, $event)" />
         <span class="hint">px</span>
       </div>
+      <PartRefusal field="crop" :parts="size.concat(size).map((side) => WHOLE / side)" unit="px" whole />
     </template>
   </div>
 </template>

@@ -10,6 +10,7 @@ import ClipFields from './ClipFields.vue'
 import CropFields from './CropFields.vue'
 import FaceMarks from './FaceMarks.vue'
 import GroundField from './GroundField.vue'
+import PartRefusal from './PartRefusal.vue'
 import TrimFields from './TrimFields.vue'
 
 /** `part`: which section of the particulars it stands in; without one, all of it. */
@@ -129,6 +130,7 @@ function point(event: MouseEvent): void {
           @change="focus(1, $event)" />
       </label>
     </div>
+    <PartRefusal field="focus" :parts="[1000, 1000]" unit="%" />
     <CropFields
       v-if="media?.size"
       :key="media.id"

@@ -94,7 +94,9 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           @keydown.alt.down.prevent="move(entry, 1)">
           <b>{{ index + 1 }}</b>
           <span>{{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}</span>
-          <span class="measure">{{ seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null) }}</span>
+          <span class="measure">
+            {{ entry.enabled ? seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null) : t('playlist.off') }}
+          </span>
         </button>
         <div v-if="open === entry.id" class="entry-body">
           <div class="field-row">

@@ -113,8 +113,8 @@ function keys(event: KeyboardEvent): void {
         :aria-label="t('rail.position')"
         aria-valuemin="0"
         :aria-valuemax="spanMs"
-        :aria-valuenow="tMs"
-        :aria-valuetext="seconds(tMs)"
+        :aria-valuenow="tMs % spanMs"
+        :aria-valuetext="seconds(tMs % spanMs)"
         @pointerdown="scrub"
         @keydown="keys">
         <div v-if="spans.length" class="scene-band">

@@ -12,6 +12,7 @@ import { listed, timeOfDay } from '../ui/format'
 
 const props = defineProps<{ player: PlayerLine; zone: string }>()
 const emit = defineEmits<{ changed: [] }>()
+const DRAFTS = 3
 const { t } = useI18n()
 const session = useSession()
 const chosen = ref<number | ''>('')
@@ -25,6 +26,10 @@ const back = computed(() => {
   const { before, ordered } = props.player
   return before && ordered && before.release < ordered.release ? before : null
 })
+/** A few of what is not released, the last edited first; the rest when asked for. */
+const whole = ref(false)
+const drafts = computed(() => (whole.value ? props.player.unreleased : props.player.unreleased.slice(0, DRAFTS)))
+const more = computed(() => props.player.unreleased.length - drafts.value.length)
 const shownRelease = computed(() => props.player.releases.find((one) => one.release === props.player.shows?.release))
 
 async function hand(release: number): Promise<void> {
@@ -84,9 +89,12 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
       <dd v-else>{{ t('handoff.nothing') }}</dd>
       <dt>{{ t('handoff.unreleased') }}</dt>
       <dd v-if="player.unreleased.length">
-        <RouterLink v-for="design in player.unreleased" :key="design.id" :to="{ name: 'bench', params: { design: design.id } }">
+        <RouterLink v-for="design in drafts" :key="design.id" :to="{ name: 'bench', params: { design: design.id } }">
           {{ design.name }}, {{ t('handoff.revision', { revision: String(design.revision) }) }}
         </RouterLink>
+        <button v-if="more > 0" type="button" class="plain" @click="whole = true">
+          {{ t('handoff.more', { count: String(more) }) }}
+        </button>
       </dd>
       <dd v-else>{{ t('handoff.all-released') }}</dd>
     </dl>

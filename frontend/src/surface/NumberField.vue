@@ -1,14 +1,25 @@
 <script setup lang="ts">
 import { BFormInput } from 'bootstrap-vue-next'
 import { ref, useId, watch } from 'vue'
+import { usePartWords } from '../ui/partWords'
 import { typedNumber, useFieldRefusal } from './refusal'
 
-/** A number with its unit. What cannot be a number is sent as it was typed, and the refusal stands below. */
-const props = defineProps<{ label: string; unit?: string; path?: string; disabled?: boolean; placeholder?: string }>()
+/**
+ * A number with its unit. What cannot be a number is sent as it was typed, and the refusal stands below, in that unit:
+ * `parts` of what is kept make one of it.
+ */
+const props = withDefaults(
+  defineProps<{ label: string; unit?: string; path?: string; parts?: number; disabled?: boolean; placeholder?: string }>(),
+  { unit: '', parts: 1 },
+)
 const value = defineModel<number | null>({ required: true })
 const id = useId()
 const text = ref('')
-const refusal = useFieldRefusal(() => props.path)
+const wordsOf = usePartWords()
+const refusal = useFieldRefusal(
+  () => props.path,
+  (problem) => wordsOf(problem, props.parts, props.unit),
+)
 
 watch(
   value,

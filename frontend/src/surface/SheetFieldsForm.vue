@@ -89,12 +89,14 @@ const groups = (event: Event): void =>
         :label="t('surface.nearest')"
         unit="m"
         path="/viewing_mm/0"
+        :parts="1000"
         @update:model-value="viewing(0, $event)" />
       <NumberField
         :model-value="surface.viewing_mm[1] / 1000"
         :label="t('surface.farthest')"
         unit="m"
         path="/viewing_mm/1"
+        :parts="1000"
         @update:model-value="viewing(1, $event)" />
     </div>
     <p class="group-label">{{ t('field.safe_px') }}</p>

@@ -26,14 +26,20 @@ export function provideRefusal(error: Readonly<Ref<unknown>>): ComputedRef<unkno
   return computed(() => ([...fields].some((ends) => isFor(error.value, ends())) ? null : error.value))
 }
 
-/** The words for one field, when the last refusal names its place; `ends` is the end of the JSON Pointer. */
-export function useFieldRefusal(ends: Ends): ComputedRef<string> {
+/**
+ * The words for one field, when the last refusal names its place; `ends` is the end of the JSON Pointer. Fields whose
+ * unit is not the one that is kept say it in their own words.
+ */
+export function useFieldRefusal(
+  ends: Ends,
+  say = ({ title, mend }: ProblemError['problem']): string => `${title} ${mend}`,
+): ComputedRef<string> {
   const board = inject(KEY, null)
   board?.fields.add(ends)
   onUnmounted(() => board?.fields.delete(ends))
   return computed(() => {
     const refused = board?.error.value
-    return isFor(refused, ends()) ? `${refused.problem.title} ${refused.problem.mend}` : ''
+    return isFor(refused, ends()) ? say(refused.problem) : ''
   })
 }
 

@@ -21,6 +21,7 @@ const keys: [string, string][] = [
   ['Space', 'keys.play'],
   [', and .', 'keys.step'],
   ['Alt+Up, Alt+Down', 'keys.entry'],
+  ['Alt+Left, Alt+Right', 'keys.scene'],
   ['Delete', 'keys.empty'],
   ['0, 1 and 2', 'keys.zoom'],
   ['Ctrl+wheel, Space+drag', 'keys.hand'],

@@ -3,6 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { computed, ref, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
+import { usePartWords } from './partWords'
 import { useTyped } from './useTyped'
 
 /**
@@ -15,6 +16,7 @@ const props = withDefaults(
 )
 const emit = defineEmits<{ set: [value: number] }>()
 const { t } = useI18n()
+const wordsOf = usePartWords()
 const id = useId()
 const shown = computed(() => String(props.value / props.parts))
 const { typed, enter, leave, reset: keep } = useTyped(() => shown.value)
@@ -24,10 +26,8 @@ watch(shown, () => (asked.value = 'no'))
 const wrong = computed(() => {
   if (asked.value === 'number') return t('measure.number')
   if (asked.value !== 'sent' || !(props.refusal instanceof ProblemError)) return ''
-  const { path, code, params, title, mend } = props.refusal.problem
-  if (!path.endsWith(props.path)) return ''
-  const bound = (name: string): string => String(Number(params[name]) / props.parts)
-  return code === 'input.range' ? t('measure.range', { least: bound('least'), most: bound('most'), unit: props.unit }) : `${title} ${mend}`
+  const { problem } = props.refusal
+  return problem.path.endsWith(props.path) ? wordsOf(problem, props.parts, props.unit) : ''
 })
 
 function commit(): void {

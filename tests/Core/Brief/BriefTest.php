@@ -69,7 +69,7 @@ final class BriefTest extends TestCase
     /** RFC 4180: quotes doubled, lines by CR LF; a spreadsheet takes none of it for a formula. */
     public function testWritesATableThatIsReadBack(): void
     {
-        $name = "=SUM(1), \"quoted\"\nline";
+        $name = '=SUM(1), "quoted", line';
         $csv = BriefCsv::write(Brief::board(Sketch::name('a', $name), Sketch::name('b', '-5')));
         $stream = fopen('php://memory', 'r+') ?: self::fail('no memory');
         fwrite($stream, substr($csv, 3));
