@@ -18,7 +18,7 @@ const text = ref('')
 const wordsOf = usePartWords()
 const refusal = useFieldRefusal(
   () => props.path,
-  (problem) => wordsOf(problem, props.parts, props.unit),
+  (problem) => (props.parts === 1 ? `${problem.title} ${problem.mend}` : wordsOf(problem, props.parts, props.unit)),
 )
 
 watch(
