@@ -147,8 +147,8 @@ start_nginx() {
 }
 
 # Three workers, so that nothing people wait for stands behind a conversion; each starts again whenever it ends, until
-# it is stopped. They are the user that the web is, so that both write
-# the same folders; they may only hand on what looks at files of strangers to nobody, and end that.
+# it is stopped. They are the user that the web is, so that both write the same folders; they may only hand on what looks
+# at files of strangers to nobody, and end that.
 start_worker() {
   local as=() user
   user=$(web_user)

@@ -42,14 +42,11 @@ final class Contrast
         return 0.2126 * $parts[0] + 0.7152 * $parts[1] + 0.0722 * $parts[2];
     }
 
-    /** One part of an sRGB colour, 0 to 255, as light, 0 to 1 (IEC 61966-2-1 §5.2). */
-    public static function linear(int $part): float
-    {
-        return self::light($part);
-    }
-
-    /** The same of parts between whole ones, as come of laying colours over each other. */
-    public static function light(float $part): float
+    /**
+     * One part of an sRGB colour, 0 to 255, as light, 0 to 1 (IEC 61966-2-1 §5.2); also between whole ones, as come of
+     * laying colours over each other.
+     */
+    public static function linear(float $part): float
     {
         $share = $part / 255;
 

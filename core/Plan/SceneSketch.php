@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
+use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\Fill\ColourFill;
 use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Fill\ShapeFill;
 use UpperPane\Core\Design\Fill\StyledFill;
-use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Core\Layout\Placing;
 
 /** A scene as a small sheet: where its zones lie, in the colours of what they show; no pictures, no words. */
 final class SceneSketch
@@ -19,11 +20,11 @@ final class SceneSketch
      *
      * @return list<array{rect: list<int>, kind: string, colour: ?string}>
      */
-    public static function of(LayoutAt $at): array
+    public static function of(Design $design, Placing $placing): array
     {
         $sketch = [];
-        foreach ($at->placing()->seen()->placed as $id => $placed) {
-            $fill = $at->design->zone((string) $id)->fill();
+        foreach ($placing->seen()->placed as $id => $placed) {
+            $fill = $design->zone((string) $id)->fill();
             $fill = $fill instanceof PlaylistFill ? $fill->enabled()[0]->fill ?? $fill : $fill;
             $sketch[] = [
                 'rect' => $placed->rect->toArray(),

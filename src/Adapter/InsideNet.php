@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Adapter;
 
+use Symfony\Component\HttpFoundation\IpUtils;
+
 /**
  * Which addresses lie inside: this machine, its link, private networks (RFC 6890), in every spelling that resolvers and
  * clients know. Hosts that are to be reached there nevertheless are the administrator's setting,
@@ -11,6 +13,9 @@ namespace UpperPane\App\Adapter;
  */
 final readonly class InsideNet
 {
+    /** Of IPv4, beside what PHP knows as private or reserved (RFC 6890, RFC 5771). */
+    private const INSIDE = ['100.64.0.0/10', '192.0.0.0/24', '192.0.2.0/24', '198.18.0.0/15', '224.0.0.0/4'];
+
     /** @var list<string> */
     private array $allowed;
 
@@ -74,16 +79,7 @@ final readonly class InsideNet
             \FILTER_VALIDATE_IP,
             \FILTER_FLAG_IPV4 | \FILTER_FLAG_NO_PRIV_RANGE | \FILTER_FLAG_NO_RES_RANGE,
         ) !== false
-            && !self::isIn($address, '100.64.0.0', 10)
-            && !self::isIn($address, '192.0.0.0', 24)
-            && !self::isIn($address, '192.0.2.0', 24)
-            && !self::isIn($address, '198.18.0.0', 15)
-            && !self::isIn($address, '224.0.0.0', 4);
-    }
-
-    private static function isIn(string $address, string $net, int $bits): bool
-    {
-        return ip2long($address) >> (32 - $bits) === ip2long($net) >> (32 - $bits);
+            && !IpUtils::checkIp($address, self::INSIDE);
     }
 
     /**

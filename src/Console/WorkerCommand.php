@@ -83,7 +83,9 @@ final class WorkerCommand extends Command
         pcntl_async_signals(true);
         $name = gethostname().'/'.getmypid();
         while (!$this->stopping) {
-            in_array(Lane::Now, $lanes, true) && $this->doChores($output);
+            if (in_array(Lane::Now, $lanes, true)) {
+                $this->doChores($output);
+            }
             try {
                 $job = $this->queue->claim($name, $lanes);
                 $this->away = false;
@@ -108,7 +110,7 @@ final class WorkerCommand extends Command
     }
 
     /** By those that serve players: nothing takes long there. */
-    private function doChores(OutputInterface $output): true
+    private function doChores(OutputInterface $output): void
     {
         foreach ($this->chores as $chore) {
             if (time() < ($this->due[$chore::class] ?? 0)) {
@@ -125,8 +127,6 @@ final class WorkerCommand extends Command
                 $this->entities->clear();
             }
         }
-
-        return true;
     }
 
     /** Said once, not every second: it will be back. */

@@ -155,9 +155,9 @@ final class Lettering
     {
         $letters = [];
         foreach ($look['words'] ?? [] as $word) {
-            /** @var Look $look */
-            $look = $word + $look;
-            array_push($letters, ...self::lines($look, [$word]));
+            /** @var Look $own */
+            $own = $word + $look;
+            array_push($letters, ...self::lines($own, [$word]));
         }
 
         return $letters;

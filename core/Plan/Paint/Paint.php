@@ -101,8 +101,8 @@ final class Paint
     public function luminance(): float
     {
         return $this->luminance ??=
-            0.2126 * Contrast::light($this->red) +
-            0.7152 * Contrast::light($this->green) +
-            0.0722 * Contrast::light($this->blue);
+            0.2126 * Contrast::linear($this->red) +
+            0.7152 * Contrast::linear($this->green) +
+            0.0722 * Contrast::linear($this->blue);
     }
 }

@@ -27,6 +27,12 @@ final readonly class PaintedItem
         return max([1, ...array_map(static fn (Coat $coat) => $coat->steps(), $this->coats)]);
     }
 
+    /** @return list<array{self, int}> one step after another */
+    public function moments(): array
+    {
+        return array_map(fn (int $step) => [$this, $step], range(0, $this->steps() - 1));
+    }
+
     /** The colour of the whole box when it is the same everywhere and always. */
     public function plain(): ?Paint
     {

@@ -46,14 +46,7 @@ final readonly class PaintedZone
     /** @return list<array{PaintedItem, int}> one thing after another, one step after another of each */
     public function moments(): array
     {
-        $moments = [];
-        foreach ($this->items as $item) {
-            foreach (range(0, $item->steps() - 1) as $step) {
-                $moments[] = [$item, $step];
-            }
-        }
-
-        return $moments;
+        return array_merge(...array_map(static fn (PaintedItem $item) => $item->moments(), $this->items));
     }
 
     /**

@@ -25,8 +25,7 @@ final readonly class Surroundings
         $moments = static fn (PaintedZone $zone) => $zone->moments();
         $this->underMoments = array_map($moments, $under);
         $this->overMoments = array_map($moments, $over);
-        $ground = $scene->ground();
-        $this->groundMoments = array_map(static fn (int $step) => [$ground, $step], range(0, $ground->steps() - 1));
+        $this->groundMoments = $scene->ground()->moments();
     }
 
     public function hasOver(): bool

@@ -2,6 +2,7 @@
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import type { Item } from '../plan/types'
+import type { Section } from './fillParts'
 import ChartFields from './ChartFields.vue'
 import ColourField from './ColourField.vue'
 import DialFields from './DialFields.vue'
@@ -16,7 +17,7 @@ import TextFields from './TextFields.vue'
 import WebFields from './WebFields.vue'
 
 /** `part`: which section of the particulars it stands in; without one, all of it. */
-const props = defineProps<{ fill: Fill; items: Item[]; part?: 'fill' | 'look' | 'time' | undefined }>()
+const props = defineProps<{ fill: Fill; items: Item[]; part?: Section | undefined }>()
 const emit = defineEmits<{ change: [fill: Fill, target: string] }>()
 const { t } = useI18n()
 const design = useDesign()

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { FitMode, MediaFill } from '../api/types'
 import type { Item } from '../plan/types'
+import type { Section } from './fillParts'
 import { useUploads } from '../stock/uploads'
 import { fileSize, percent, pixels, seconds } from '../ui/format'
 import ClipFields from './ClipFields.vue'
@@ -19,9 +20,9 @@ const props = defineProps<{
   item: Item | undefined
   plain?: boolean
   zone?: [number, number] | undefined
-  part?: 'fill' | 'look' | 'time' | undefined
+  part?: Section | undefined
 }>()
-const shows = (part: 'fill' | 'look' | 'time'): boolean => props.part === undefined || props.part === part
+const shows = (part: Section): boolean => props.part === undefined || props.part === part
 const emit = defineEmits<{ set: [part: Partial<MediaFill>, target: string] }>()
 const { t } = useI18n()
 const stock = useUploads()

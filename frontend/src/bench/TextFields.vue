@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { ClockFill, CountFill, TextStyle, WrittenFill } from '../api/types'
 import type { Item } from '../plan/types'
+import type { Section } from './fillParts'
 import { useStyles, type TypeStep } from '../styles/styles'
 import MeasureField from '../ui/MeasureField.vue'
 import ColourField from './ColourField.vue'
@@ -18,8 +19,8 @@ import TextWords from './TextWords.vue'
 import TickerFields from './TickerFields.vue'
 
 /** `part`: which section of the particulars it stands in; without one, all of it. */
-const props = defineProps<{ fill: WrittenFill; item: Item | undefined; standing?: boolean; part?: 'fill' | 'look' | 'time' | undefined }>()
-const shows = (part: 'fill' | 'look' | 'time'): boolean => props.part === undefined || props.part === part
+const props = defineProps<{ fill: WrittenFill; item: Item | undefined; standing?: boolean; part?: Section | undefined }>()
+const shows = (part: Section): boolean => props.part === undefined || props.part === part
 const emit = defineEmits<{ set: [part: Partial<WrittenFill>, target: string] }>()
 const { t } = useI18n()
 const { copied, copy } = useCopiedLook()

@@ -1,6 +1,9 @@
 import type { Fill } from '../api/types'
 import type { Item } from '../plan/types'
 
+/** A section of the particulars that a fill has fields in. */
+export type Section = 'fill' | 'look' | 'time'
+
 /** Into which sections of the particulars the fields of a kind go beside *Fill*. */
 const PARTS: Record<Fill['kind'], { look: boolean; time: boolean }> = {
   empty: { look: false, time: false },

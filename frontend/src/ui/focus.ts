@@ -58,13 +58,13 @@ function handOn(words: string, to: HTMLElement): void {
  * Does something that is answered later, then goes on at `next`; where that does not come, or the answer was no, back
  * at the opener. Whoever goes elsewhere meanwhile is left there.
  */
-export async function goOn<T>(doing: Promise<T> | (() => Promise<T>), next: Find): Promise<T> {
+export async function goOn<T>(doing: () => Promise<T>, next: Find): Promise<T> {
   const opener = document.activeElement instanceof HTMLElement ? document.activeElement : null
   const commands = opener?.closest(COMMANDS) !== null && opener !== null && isPersons(opener)
   const holder = hold()
   let result: T
   try {
-    result = await (typeof doing === 'function' ? doing() : doing)
+    result = await doing()
     await nextTick()
     const until = performance.now() + PATIENCE_MS
     const wanted = (): HTMLElement | null | undefined => (result === false ? opener : next())

@@ -195,7 +195,10 @@ final readonly class BenchAnswer
             'ground_fill' => $scene->ground->toArray(),
             'turned' => $scene->turned !== null,
             'zones' => count($scene->zones()),
-            'sketch' => SceneSketch::of(LayoutAt::of($this->design, $scene->id, false)),
+            'sketch' => SceneSketch::of(
+                $this->design,
+                $this->placingOf(LayoutAt::of($this->design, $scene->id, false)),
+            ),
         ];
     }
 
