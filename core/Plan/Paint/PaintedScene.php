@@ -19,6 +19,7 @@ final class PaintedScene
     /** @var array<int, PaintedZone> by index in the plan */
     private array $zones = [];
     private ?PaintedItem $ground = null;
+    private readonly ?PaintedZone $mark;
     private static ?Paint $nothing = null;
 
     /** @var list<Rect> by index in the plan */
@@ -30,6 +31,7 @@ final class PaintedScene
     private function __construct(public readonly ScenePlan $plan)
     {
         $this->boxes = array_map(static fn (ZonePlan $zone) => $zone->placed->box(), $plan->zones);
+        $this->mark = $plan->mark === null ? null : PaintedZone::ofMark($plan->mark);
         $this->floats = array_keys(array_filter($plan->zones, static fn (ZonePlan $zone) => $zone->placed->isFloat));
     }
 
@@ -68,20 +70,20 @@ final class PaintedScene
             }
         }
 
-        return new Surroundings($this, $under, array_map($this->zone(...), $this->over($index)));
+        return new Surroundings($this, $under, $this->over($index));
     }
 
-    /** @return list<int> indexes of what lies over it, back to front */
+    /** @return list<PaintedZone> what lies over it, back to front: a house style's mark over all */
     public function over(int $index): array
     {
         $over = [];
         foreach ($this->floats as $at) {
             if ($at > $index && $this->meet($at, $index)) {
-                $over[] = $at;
+                $over[] = $this->zone($at);
             }
         }
 
-        return $over;
+        return $this->mark?->rect->common($this->boxes[$index]) === null ? $over : [...$over, $this->mark];
     }
 
     private function meet(int $one, int $other): bool

@@ -11,6 +11,7 @@ use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\FloatTraits;
 use UpperPane\Core\Legibility\Qr\QrCode;
 use UpperPane\Core\Plan\Item;
+use UpperPane\Core\Plan\MarkPlan;
 use UpperPane\Core\Plan\ZonePlan;
 
 /** What a zone paints where it lies: turned, cut to its shape, as far seen through as it is. */
@@ -25,22 +26,46 @@ final readonly class PaintedZone
     /** @var list<PaintedItem> one after another */
     public array $items;
 
-    private function __construct(public ZonePlan $plan)
-    {
-        $this->items = array_map(PaintedItem::of(...), $plan->items);
-        $this->opacity = $plan->placed->traits->opacityPermille / FloatTraits::OPAQUE;
-        $this->clip = $plan->clip === null ? null : Polygon::ofPath($plan->clip['path'], 1);
-        $line = $plan->clip['line'] ?? null;
+    /**
+     * @param string $called what findings call it: its letter
+     * @param list<Item> $items one after another
+     * @param ?array{path: string, line?: array{path: string, colour: string, width_mpx: int}} $clip what it is seen in
+     */
+    private function __construct(
+        public string $called,
+        public Rect $rect,
+        array $items,
+        int $turnCentidegrees = 0,
+        int $opacityPermille = FloatTraits::OPAQUE,
+        ?array $clip = null,
+    ) {
+        $this->items = array_map(PaintedItem::of(...), $items);
+        $this->opacity = $opacityPermille / FloatTraits::OPAQUE;
+        $this->clip = $clip === null ? null : Polygon::ofPath($clip['path'], 1);
+        $line = $clip['line'] ?? null;
         $this->edge = $line === null
             ? null
             : Figure::line(Polygon::ofPath($line['path'], 0.001), $line['colour'], $line['width_mpx'] / 1000);
-        $angle = deg2rad($plan->placed->turnCentidegrees / 100);
+        $angle = deg2rad($turnCentidegrees / 100);
         [$this->sine, $this->cosine] = [sin($angle), cos($angle)];
     }
 
     public static function of(ZonePlan $plan): self
     {
-        return new self($plan);
+        return new self(
+            $plan->zone->letter(),
+            $plan->rect,
+            $plan->items,
+            $plan->placed->turnCentidegrees,
+            $plan->placed->traits->opacityPermille,
+            $plan->clip,
+        );
+    }
+
+    /** A house style's picture over all zones. */
+    public static function ofMark(MarkPlan $mark): self
+    {
+        return new self('the corner mark', $mark->rect, [$mark->item]);
     }
 
     /** @return list<array{PaintedItem, int}> one thing after another, one step after another of each */
@@ -75,8 +100,8 @@ final readonly class PaintedZone
     {
         return $inX >= 0
             && $inY >= 0
-            && $inX < $this->plan->rect->width
-            && $inY < $this->plan->rect->height
+            && $inX < $this->rect->width
+            && $inY < $this->rect->height
             && ($this->clip === null || $this->clip->contains($inX, $inY));
     }
 
@@ -88,7 +113,7 @@ final readonly class PaintedZone
      */
     public function inside(float $x, float $y): array
     {
-        $rect = $this->plan->rect;
+        $rect = $this->rect;
         if ($this->sine === 0.0 && $this->cosine === 1.0) {
             return [$x - $rect->x, $y - $rect->y];
         }
@@ -106,7 +131,7 @@ final readonly class PaintedZone
      */
     public function outside(float $inX, float $inY): array
     {
-        $rect = $this->plan->rect;
+        $rect = $this->rect;
         [$halfX, $halfY] = [$rect->width / 2, $rect->height / 2];
         [$x, $y] = [$inX - $halfX, $inY - $halfY];
 
@@ -119,7 +144,7 @@ final readonly class PaintedZone
     /** A rectangle of it where it lies on the canvas, as far as the zone shows it; null when it does not. */
     public function onCanvas(Box $box): ?Polygon
     {
-        $rect = $this->plan->rect;
+        $rect = $this->rect;
 
         return $box
             ->within(Box::of(0, 0, $rect->width, $rect->height))
@@ -129,7 +154,7 @@ final readonly class PaintedZone
 
     public function outline(): Polygon
     {
-        $rect = $this->plan->rect;
+        $rect = $this->rect;
 
         return $this->onCanvas(Box::of(0, 0, $rect->width, $rect->height)) ??
             Polygon::rect($rect->x, $rect->y, $rect->width, $rect->height);
@@ -141,7 +166,7 @@ final readonly class PaintedZone
         if ($this->opacity < 1.0 || $this->clip !== null) {
             return [];
         }
-        $rect = $this->plan->rect;
+        $rect = $this->rect;
         $always = [Box::of(0, 0, $rect->width, $rect->height)];
         foreach ($this->items as $item) {
             $both = [];

@@ -47,7 +47,7 @@ final readonly class Standing
 
         return $ground === null || $ink === null || $zone->opacity < 1.0 || $zone->isCut() || $around->hasOver()
             ? null
-            : new self(self::between($ink, $letters->outline, $ground), true, $zone->plan->rect);
+            : new self(self::between($ink, $letters->outline, $ground), true, $zone->rect);
     }
 
     private static function asked(
@@ -154,7 +154,7 @@ final readonly class Standing
         Surroundings $around,
         int $most,
     ): array {
-        $rect = $zone->plan->rect;
+        $rect = $zone->rect;
         $box = Box::of(0, 0, $rect->width, $rect->height);
         $lines = array_filter(array_map(static fn (Box $line) => $line->within($box), $letters->lines));
         $area = array_sum(array_map(static fn (Box $line) => $line->width * $line->height, $lines));

@@ -34,20 +34,20 @@ final class Hidden implements PaintRule
         return $findings;
     }
 
-    /** @return list<string> letters of those that cover it all together; none where some of it is seen */
+    /** @return list<string> what those are called that cover it all together; none where some of it is seen */
     private static function over(PaintedScene $scene, int $index): array
     {
         $left = null;
         $letters = [];
-        foreach ($scene->over($index) as $at) {
+        foreach ($scene->over($index) as $zone) {
             $left ??= array_filter([$scene->zone($index)->outline()->within($scene->plan->place)]);
             $before = self::area($left);
-            foreach ($scene->zone($at)->covers() as $cover) {
+            foreach ($zone->covers() as $cover) {
                 $left = array_merge([], ...array_map(static fn (Polygon $piece) => $piece->without($cover), $left));
             }
             $after = self::area($left);
             if ($after < $before) {
-                $letters[] = $scene->plan->zones[$at]->zone->letter();
+                $letters[] = $zone->called;
             }
             if ($after < self::NOTHING) {
                 return $letters;

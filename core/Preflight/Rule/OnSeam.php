@@ -31,23 +31,25 @@ final class OnSeam implements Rule
         $painted = PaintedZone::of($zone);
 
         return array_values(
-            array_filter(array_map(static fn (PaintedItem $item) => self::judge($painted, $item), $painted->items)),
+            array_filter(
+                array_map(static fn (PaintedItem $item) => self::judge($zone, $painted, $item), $painted->items),
+            ),
         );
     }
 
-    private static function judge(PaintedZone $zone, PaintedItem $item): ?Finding
+    private static function judge(ZonePlan $plan, PaintedZone $zone, PaintedItem $item): ?Finding
     {
         foreach ($zone->marks($item) as $mark) {
-            foreach ($zone->plan->seams as $seam) {
+            foreach ($plan->seams as $seam) {
                 if ($mark->meets($seam)) {
                     $passes = self::passes($zone, $item, $seam);
 
                     return ItemRule::found(
                         $passes ? 'seam.ticker' : self::code($item->item),
                         $passes ? Severity::Note : Severity::Caution,
-                        $zone->plan,
+                        $plan,
                         $item->item,
-                        ['panels' => implode(', ', $zone->plan->panels)],
+                        ['panels' => implode(', ', $plan->panels)],
                     );
                 }
             }

@@ -7,12 +7,15 @@ namespace UpperPane\Tests\Core\Preflight;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Finding;
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\LightGrid;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Style\HouseStyle;
+use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Surface\Surface;
@@ -280,6 +283,34 @@ final class PaintedTest extends TestCase
         self::assertSame($over, array_values(array_column(array_column($found, 'params'), 'over')));
     }
 
+    /** 216 × 108 px in the lower right corner, all of it white. */
+    public function testAHouseStylesMarkLiesOverAll(): void
+    {
+        $style = HouseStyle::parse(Input::of([
+            'version' => HouseStyle::VERSION,
+            'name' => 'Harbour',
+            'colours' => [],
+            'types' => [],
+            'spaces' => [],
+            'mark' => ['media' => 'noon', 'corner' => 'bottom-right', 'width' => 200, 'margin' => 0],
+        ]));
+        $in = static fn (int $left, array $fill) => [
+            self::float('f', [$left, 972, 216, 108]),
+            Sketch::fill('f', $fill),
+        ];
+        $context = self::context()->styledBy(Palette::of($style));
+        $found = static fn (array $commands) => self::found($commands, self::display(), '', $context);
+        $code = ['kind' => 'qr', 'content' => ['as' => 'text', 'text' => 'NESS'], 'level' => 'M'] + [
+            'colour' => '#000000',
+            'ground' => '#FFFFFF',
+        ];
+
+        self::assertContains('note zone.hidden', $found($in(1704, Sketch::colour('#000000'))));
+        self::assertNotContains('note zone.hidden', $found($in(1703, Sketch::colour('#000000'))));
+        self::assertContains('caution qr.covered', $found($in(1600, $code)));
+        self::assertNotContains('caution qr.covered', $found($in(1488, $code)));
+    }
+
     /** A code is read as a whole, with the quiet edge around it. */
     public function testFindsCodesThatCamerasMiss(): void
     {
@@ -346,14 +377,18 @@ final class PaintedTest extends TestCase
      *
      * @return list<string> severity and code
      */
-    private static function found(array $commands, Surface $surface, string $codes): array
-    {
+    private static function found(
+        array $commands,
+        Surface $surface,
+        string $codes,
+        ?PlanContext $context = null,
+    ): array {
         $canvas = $surface->canvas;
         $design = Build::apply(
             Build::filled(Build::design($canvas->width, $canvas->height), 'a', Sketch::colour('#101010')),
             ...$commands,
         )->after;
-        $plan = PlanCompiler::compile($design, $surface, self::context());
+        $plan = PlanCompiler::compile($design, $surface, $context ?? self::context());
 
         return array_values(
             array_map(
