@@ -693,6 +693,14 @@ return [
         '{width} × {height} px is beyond the {most} px that players can draw.',
         'Scale it down so that no side is longer than {most} px.',
     ],
+    'stock.too_many_px' => [
+        '{width} × {height} px are more than the {most} million px that players can draw.',
+        'Scale it down; a wall of four UHD displays has 33 million.',
+    ],
+    'stock.not_drawn' => [
+        'It could not be drawn within {seconds} s and 2 GB of memory: it is damaged, or made of too much.',
+        'Open it in the program that it comes from, simplify it, or export it as PNG.',
+    ],
     'stock.in_use' => ['“{name}” is used in: {designs}.', 'Replace it there first.'],
     'release.revision' => ['The design has moved on to revision {revision}.', 'Look at it again, then release.'],
     'release.stopped' => ['Findings that stop this release: {count}.', 'Mend them; each finding leads to its place.'],

@@ -13,11 +13,13 @@ final class AsShown
 {
     /** Browsers' textures end here (common practice): a longer side cannot be drawn reliably. */
     public const LONGEST_SIDE_PX = 16_384;
+    /** Half a GB where it is drawn, four bytes for each px; our own programs read up to twice as many. */
+    public const MOST_PX = 1 << 27;
 
     /**
      * @param int $orientation as EXIF 2.3 writes it, 1 to 8: from 5 on width and height are exchanged (§4.6.4, tag 274)
      *
-     * @throws Refusal `stock.no_picture`, `stock.side_too_long`
+     * @throws Refusal `stock.no_picture`, `stock.side_too_long`, `stock.too_many_px`
      */
     public static function picture(int $widthPx, int $heightPx, int $orientation = 1): Size
     {
@@ -30,7 +32,7 @@ final class AsShown
      * @param string $sampleRatio width to height of one pixel, such as `4:3`; `0:1` where the file does not say
      * @param int    $rotation    degrees, as the container writes it
      *
-     * @throws Refusal `stock.no_picture`, `stock.side_too_long`
+     * @throws Refusal `stock.no_picture`, `stock.side_too_long`, `stock.too_many_px`
      */
     public static function video(
         int $widthPx,
@@ -57,6 +59,14 @@ final class AsShown
                 'width' => $widthPx,
                 'height' => $heightPx,
                 'most' => self::LONGEST_SIDE_PX,
+            ]);
+        }
+
+        if ($widthPx * $heightPx > self::MOST_PX) {
+            throw Refusal::because('stock.too_many_px', '/file', [
+                'width' => $widthPx,
+                'height' => $heightPx,
+                'most' => intdiv(self::MOST_PX, 1_000_000),
             ]);
         }
 

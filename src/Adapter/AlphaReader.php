@@ -6,12 +6,12 @@ namespace UpperPane\App\Adapter;
 
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Picture\AsShown;
 
 /** The alpha of a PNG or WebP, a byte for each px, decoded by ffmpeg: GD keeps seven bits of it. */
 final readonly class AlphaReader
 {
     private const FORMATS = ["\x89PNG\r\n\x1A\n" => 'png_pipe', 'RIFF' => 'webp_pipe'];
-    private const MOST_PX = 100_000_000;
 
     private const BY_KEY = ['convert-im6.q16', 'png:-', '-alpha', 'extract', '-depth', '8', 'gray:-'];
 
@@ -35,11 +35,11 @@ final readonly class AlphaReader
         if ($width < 1 || $height < 1) {
             throw Refusal::because('cutout.no_picture');
         }
-        if ($width > Size::LARGEST_PX || $height > Size::LARGEST_PX || $width * $height > self::MOST_PX) {
+        if ($width > Size::LARGEST_PX || $height > Size::LARGEST_PX || $width * $height > AsShown::MOST_PX) {
             throw Refusal::because('cutout.too_large', '', [
                 'width' => $width,
                 'height' => $height,
-                'most' => self::MOST_PX,
+                'most' => AsShown::MOST_PX,
             ]);
         }
         $alpha = $this->program->output(

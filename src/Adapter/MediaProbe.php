@@ -75,7 +75,8 @@ final readonly class MediaProbe
     /**
      * @return Facts
      *
-     * @throws Refusal `stock.no_picture`, `stock.no_video`, `stock.damaged`, `stock.side_too_long`
+     * @throws Refusal `stock.no_picture`, `stock.no_video`, `stock.damaged`, `stock.side_too_long`,
+     *     `stock.too_many_px`
      */
     public function look(string $path, string $mime): array
     {
@@ -117,6 +118,7 @@ final readonly class MediaProbe
         $said = $this->program->output(
             [
                 'identify-im6.q16',
+                '-ping',
                 '-format',
                 '%w %h %z %[colorspace] %A %[orientation]|%[profile:icc]\n',
                 self::CODERS[$mime].":{$path}[0]",

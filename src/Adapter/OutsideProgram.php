@@ -17,6 +17,12 @@ final readonly class OutsideProgram
 {
     private const MEMORY_BYTES = 2 << 30;
     private const FILE_BYTES = 64 << 20;
+    private const ENVIRONMENT = [
+        'PATH' => '/usr/local/bin:/usr/bin:/bin',
+        'HOME' => '/nonexistent',
+        // Bounds of our own: those of a machine differ, and leave out pictures that are let in.
+        'MAGICK_CONFIGURE_PATH' => __DIR__.'/../../config/pictures',
+    ];
     private const LOOK_EVERY_US = 20_000;
     /** One that ended before its group is known would leave behind what it started. */
     private const WHEN_TOLD = ['sh', '-c', 'read -r go; exec "$@"', 'sh'];
@@ -64,7 +70,7 @@ final readonly class OutsideProgram
                 ...$command,
             ],
             '/',
-            ['PATH' => '/usr/local/bin:/usr/bin:/bin', 'HOME' => '/nonexistent'],
+            self::ENVIRONMENT,
             $stream = new InputStream(),
             timeout: $mostSeconds,
         );
@@ -87,6 +93,13 @@ final readonly class OutsideProgram
                 posix_kill(-$group, \SIGKILL);
             }
         }
+    }
+
+    /** Whether they may be given as much memory as they are promised: else every file would look damaged. */
+    public static function hasMemory(string $limits): bool
+    {
+        return preg_match('/^Max address space\s+\S+\s+(\d+)/m', $limits, $found) !== 1
+            || (int) $found[1] >= self::MEMORY_BYTES;
     }
 
     /** As root, or as a worker that was given the three capabilities: elsewhere a change of user would be refused. */

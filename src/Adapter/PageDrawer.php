@@ -17,7 +17,7 @@ final readonly class PageDrawer
     /** The longest side: that of a UHD display (SMPTE ST 2036-1). */
     private const SIDE_PX = '3840';
     private const MOST_PAGES = 100;
-    private const MOST_SECONDS = 120;
+    private const MOST_SECONDS = 30;
 
     public function __construct(private OutsideProgram $program)
     {
@@ -33,7 +33,7 @@ final readonly class PageDrawer
      *
      * @return string a PNG
      *
-     * @throws Refusal `stock.damaged`
+     * @throws Refusal `stock.not_drawn`
      */
     public function draw(string $bytes, string $mime, int $page): string
     {
@@ -45,7 +45,12 @@ final readonly class PageDrawer
             $bytes,
         );
 
-        return $drawn === null || $drawn === '' ? throw Refusal::because('stock.damaged', '/file') : $drawn;
+        return $drawn === null || $drawn === '' ? throw self::notDrawn() : $drawn;
+    }
+
+    private static function notDrawn(): Refusal
+    {
+        return Refusal::because('stock.not_drawn', '/file', ['seconds' => self::MOST_SECONDS]);
     }
 
     /** How many pictures it makes; of a PDF at most 100. */

@@ -13,6 +13,7 @@ use Symfony\Component\Console\Input\InputOption;
 use Symfony\Component\Console\Output\OutputInterface;
 use Symfony\Component\DependencyInjection\Attribute\TaggedIterator;
 use UpperPane\App\Adapter\NoRoom;
+use UpperPane\App\Adapter\OutsideProgram;
 use UpperPane\App\Adapter\Pulse;
 use UpperPane\App\Job\Chore;
 use UpperPane\App\Job\Claimed;
@@ -74,6 +75,11 @@ final class WorkerCommand extends Command
             $output->writeln('No such lane: give some of now, soon and long, with commas between.');
 
             return Command::INVALID;
+        }
+        if (!OutsideProgram::hasMemory((string) file_get_contents('/proc/self/limits'))) {
+            $output->writeln('The hard limit of memory (ulimit -Hv) is below 2 GB: give a worker at least so much.');
+
+            return Command::FAILURE;
         }
         foreach ([\SIGTERM, \SIGINT] as $signal) {
             pcntl_signal($signal, function (): void {

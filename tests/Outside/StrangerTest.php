@@ -58,6 +58,11 @@ final class StrangerTest extends TestCase
         yield 'a picture that says it has 256 megapixels, and has none' => [
             static fn () => Files::bytes('void.png', self::head(16_000, 16_000)),
             'image/png',
+            'stock.too_many_px',
+        ];
+        yield 'a picture that says it has 134 megapixels, and has none' => [
+            static fn () => Files::bytes('void.png', self::head(16_384, 8192)),
+            'image/png',
             'stock.damaged',
         ];
         yield 'a list of other files that says it is a video' => [
@@ -256,6 +261,17 @@ final class StrangerTest extends TestCase
     {
         self::assertSame($well, (new OutsideProgram(new Pulse()))->output($command, $seconds) !== null);
         is_file(sys_get_temp_dir().'/pane-large') && unlink(sys_get_temp_dir().'/pane-large');
+    }
+
+    public function testAWorkerIsNotLeftWithLessMemoryThanItsProgramsNeed(): void
+    {
+        $limits = static fn (string $most) => (new Process(['prlimit', "--as=$most", 'cat', '/proc/self/limits']))
+            ->mustRun()
+            ->getOutput();
+
+        self::assertTrue(OutsideProgram::hasMemory($limits('unlimited:unlimited')));
+        self::assertTrue(OutsideProgram::hasMemory($limits((string) (2 << 30))));
+        self::assertFalse(OutsideProgram::hasMemory($limits((string) ((2 << 30) - 4096))));
     }
 
     /** What a program started ends with it, whether it came to its end or not. */

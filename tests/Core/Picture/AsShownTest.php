@@ -42,6 +42,8 @@ final class AsShownTest extends TestCase
     public static function edges(): iterable
     {
         yield 'the longest side' => [static fn () => AsShown::picture(16_384, 1), null];
+        yield 'the most px' => [static fn () => AsShown::picture(16_384, 8192), null];
+        yield 'a row more' => [static fn () => AsShown::picture(16_384, 8193), 'stock.too_many_px'];
         yield 'one px more' => [static fn () => AsShown::picture(1, 16_385), 'stock.side_too_long'];
         yield 'too long by its pixels only' => [
             static fn () => AsShown::video(10_000, 10, '2:1'),
