@@ -12,6 +12,7 @@ use Symfony\Component\HttpKernel\Exception\AccessDeniedHttpException;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Adapter\MediaSender;
+use UpperPane\App\Adapter\NoRoom;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Stock\AddMedia;
@@ -26,6 +27,9 @@ use UpperPane\Core\Base\Refusal;
 /** The Stock: listed, added to, taken from; its files sent. */
 final class StockController
 {
+    /** What PHP says of a file that it could not put down before we were asked. */
+    private const NO_ROOM = [\UPLOAD_ERR_CANT_WRITE, \UPLOAD_ERR_NO_TMP_DIR];
+
     #[Route('/api/sites/{site}/stock', 'stock', methods: ['GET'])]
     public function list(string $site, #[CurrentUser] Person $person, StockList $list): JsonResponse
     {
@@ -44,6 +48,9 @@ final class StockController
         $file = $request->files->get('file');
         if (!$file instanceof UploadedFile) {
             throw Refusal::because('stock.no_file', '/file');
+        }
+        if (in_array($file->getError(), self::NO_ROOM, true)) {
+            throw NoRoom::at(sys_get_temp_dir(), (int) $request->headers->get('Content-Length'));
         }
         if (!$file->isValid()) {
             throw Refusal::because('stock.upload_broken', '/file', ['why' => $file->getErrorMessage()]);

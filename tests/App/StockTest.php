@@ -397,13 +397,28 @@ final class StockTest extends ApiCase
         $replace($lake['sha256'], $free['sha256'], 403);
     }
 
-    /** @return array<string, mixed> */
-    private function upload(string $path): array
+    public function testAFileThatFoundNoRoomIsNotCalledBroken(): void
+    {
+        $this->signIn('ada');
+        foreach ([\UPLOAD_ERR_CANT_WRITE, \UPLOAD_ERR_NO_TMP_DIR] as $fault) {
+            self::assertSame('stock.no_room', $this->upload(Files::picture('room.jpg', 9, 9), $fault)['code']);
+            self::assertSame(507, $this->response->getStatusCode());
+        }
+        $cut = $this->upload(Files::picture('cut.jpg', 9, 9), \UPLOAD_ERR_PARTIAL);
+        self::assertSame([422, 'stock.upload_broken'], [$this->response->getStatusCode(), $cut['code']]);
+    }
+
+    /**
+     * @param int $fault as PHP says it
+     *
+     * @return array<string, mixed>
+     */
+    private function upload(string $path, int $fault = \UPLOAD_ERR_OK): array
     {
         $copy = Files::path('sent-'.bin2hex(random_bytes(3)));
         copy($path, $copy);
         $this->raw('POST', '/api/sites/harrowmere/stock', '', ['CONTENT_TYPE' => 'multipart/form-data'], [
-            'file' => new UploadedFile($copy, basename($path), test: true),
+            'file' => new UploadedFile($copy, basename($path), null, $fault, true),
         ]);
 
         return (array) json_decode((string) $this->response->getContent(), true);
