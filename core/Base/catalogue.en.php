@@ -288,9 +288,9 @@ return [
     'float.frame' => ['“{value}” is no frame.', 'Use canvas, pane: and a zone’s id, or panel: and a panel’s letter.'],
     'guide.outside' => ['A guide at {at} px lies beyond the canvas.', 'Lay it between 0 and {most} px.'],
     'guide.gone' => ['The guide is not there any more.', 'Lay it again.'],
-    'guide.too_many' => ['A design has at most {most} guides.', 'Take some away first.'],
+    'guide.too_many' => ['A design has at most {most} guides.', 'Remove some first.'],
     'starter.shares' => ['A starter is sized in shares only, so that it fits other canvases.', 'Write its sizes in fr.'],
-    'starter.too_many' => ['A site keeps at most {most} starters.', 'Take some away first.'],
+    'starter.too_many' => ['A site keeps at most {most} starters.', 'Remove some first.'],
     'part.locked' => ['The size of {letters} is locked.', 'Unlock it beside its size first.'],
     'float.locked' => ['{letter} is locked.', 'Unlock it in the list of layers to move or change it.'],
     'float.no_size' => ['A float of {value} would not be seen.', 'Give it a size above 0.'],
@@ -330,7 +330,7 @@ return [
     ],
     'document.layout_there' => [
         'The scene has a layout for the other orientation already.',
-        'Go on with it, or take it away first.',
+        'Go on with it, or remove it first.',
     ],
     'document.zone_twice' => ['The zone already stands here.', 'Choose another zone, or copy it.'],
     'document.letter_taken' => [
@@ -485,7 +485,7 @@ return [
         'Write https:// where the source can do it.',
     ],
     'live.no_still' => ['Nothing stands in for the live picture in {letter} when its signal is gone.', 'Choose a picture for that.'],
-    'style.too_many' => ['A house style holds at most {most} of these.', 'Take one away first.'],
+    'style.too_many' => ['A house style holds at most {most} of these.', 'Remove one first.'],
     'style.not_taken' => [
         '{letter} cannot have what the house style says now, and stays as it was: {why}',
         'Choose other names for it, or mend the style.',
@@ -496,11 +496,11 @@ return [
         'Take a JSON file in the format of the Design Tokens Community Group.',
     ],
     'media.over' => [
-        '“{what}” in {letter} was allowed up to {until}: nothing is shown in its place.',
+        '“{what}” in {letter} was allowed up to {day}: nothing is shown in its place.',
         'Take another one, or note a later day in the Stock.',
     ],
     'media.ends' => [
-        '“{what}” in {letter} is allowed up to {until}; after that day nothing is shown in its place.',
+        '“{what}” in {letter} is allowed up to {day}; after that day nothing is shown in its place.',
         'Plan what comes after it.',
     ],
     'time.day' => ['“{value}” is no day.', 'Write it as 2026-12-24.'],
@@ -580,7 +580,7 @@ return [
     ],
     'text.too_small' => [
         'The capitals of {letter} are {cap} px high; the farthest viewer needs {least} px.',
-        'Set the text larger, or say in the surface’s sheet that viewers stand nearer.',
+        'Set it at {size} px or more, or say in the surface’s sheet that viewers stand nearer.',
     ],
     'text.approximate' => [
         'The width of the text in {letter} is an estimate: it has characters that {font} lacks, tabs, invisible '.
@@ -650,7 +650,7 @@ return [
     ],
     'stock.font_known' => [
         'There is a face “{family}” of weight {weight} already.',
-        'Use that one, or take it out of the Stock first.',
+        'Use that one, or remove it from the Stock first.',
     ],
     'stock.no_room' => [
         'The file needs {needed} MB, and only {free} MB are left for the Stock.',

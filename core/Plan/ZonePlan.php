@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Ratio;
+use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Placed;
 use UpperPane\Core\Time\Playlist;
@@ -73,6 +74,21 @@ final readonly class ZonePlan
         return $this->items[0]->ms === null
             ? ['entry' => null, 'since_ms' => $tMs, 'left_ms' => null]
             : $this->playlist()->at($tMs);
+    }
+
+    /** @return array<string, int> px to set each text at, so that the farthest viewer reads its capitals, by entry */
+    public function leastSizesPx(): array
+    {
+        $least = [];
+        foreach ($this->items as $item) {
+            $cap = $item->set?->capHeightPx;
+            if ($item->set !== null && $cap !== null && $this->leastCapPx !== null && $cap->compare(Rational::of(0)) > 0) {
+                $perPx = Rational::of($item->set->sizePx)->dividedBy($cap);
+                $least[(string) $item->entry] = Rational::of($this->leastCapPx)->times($perPx)->ceil();
+            }
+        }
+
+        return $least;
     }
 
     /** @return array<string, mixed> */

@@ -58,8 +58,8 @@ final class GlazingTest extends BrowserCase
         $this->assertAccessible($page);
         $page->open('/harrowmere/elevation/gate-1')->typeIn('Name of the new design', 'From ours', Keys::ENTER);
         $page->see('From ours', '.title-block');
-        $page->tabTo('Take the starter Three menus away')->keys(Keys::ENTER)->see('is taken away', '.starters');
-        $page->tabTo('Bring it back')->keys(Keys::ENTER)->find('[aria-label="Take the starter Three menus away"]');
+        $page->tabTo('Remove the starter Three menus')->keys(Keys::ENTER)->see('is removed', '.starters');
+        $page->tabTo('Undo')->keys(Keys::ENTER)->find('[aria-label="Remove the starter Three menus"]');
         $this->assertAccessible($page);
         $page->tabTo('Three menus: ', true)->keys(Keys::ENTER);
         $page->until('as many panes', fn () => count($page->all('.pane')) === $count);

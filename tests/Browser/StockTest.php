@@ -72,7 +72,7 @@ final class StockTest extends BrowserCase
         $page->click($card('Hall view.jpg').' .remove')->see('nothing is shown in its place in', '.modal');
         $this->assertAccessible($page);
         $page->press('Keep it', '.modal')->gone('.modal');
-        $page->click($card('Hall view.jpg').' .remove')->press('Take it out all the same', '.modal');
+        $page->click($card('Hall view.jpg').' .remove')->press('Remove it all the same', '.modal');
         $page->until('gone', fn () => !str_contains($page->find('.media-grid')->getText(), 'Hall view.jpg'));
         $page->press('Undo', '.place-note');
         $page->until('back', fn () => str_contains($page->find('.media-grid')->getText(), 'Hall view.jpg'));

@@ -20,8 +20,11 @@ final class NoLongerAllowed extends ItemRule
             return null;
         }
 
+        // As it stands on the card in the Stock.
+        $said = ['until' => $until, 'day' => (new \DateTimeImmutable($until))->format('j M Y')];
+
         return $item->over
-            ? $this->finding('media.over', Severity::Caution, $zone, $item, ['until' => $until])
-            : $this->finding('media.ends', Severity::Note, $zone, $item, ['until' => $until]);
+            ? $this->finding('media.over', Severity::Caution, $zone, $item, $said)
+            : $this->finding('media.ends', Severity::Note, $zone, $item, $said);
     }
 }

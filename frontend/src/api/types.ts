@@ -73,6 +73,8 @@ export interface ZoneDocument {
   fill: Fill
   /** The scenes it stands in. */
   scenes: string[]
+  /** Px to set each text at, so that the farthest viewer reads its capitals, by entry. */
+  least_sizes?: Record<string, number>
 }
 
 export interface Mullion {

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
 import { useLabels } from '../document/labels'
 import RefusalNote from '../ui/RefusalNote.vue'
+import { besideFields } from './besideFields'
 import { useDesign } from './design'
 import { useGone } from './useMerge'
 
@@ -29,6 +30,7 @@ const refusal = computed(() =>
     : design.refusal,
 )
 const besideField = (path: string): boolean =>
+  [...besideFields].some((isThere) => isThere(path)) ||
   /\/(size|gutter|min_size|padding|duration_ms|turn|spacing|px|x|y|blur|radius|angle|speed|(size|offset|trim)\/[01])$/.test(path)
 </script>
 

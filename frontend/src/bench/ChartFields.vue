@@ -6,6 +6,7 @@ import type { ChartFill } from '../api/types'
 import MeasureField from '../ui/MeasureField.vue'
 import ColourField from './ColourField.vue'
 import { useDesign } from './design'
+import FieldRefusal from './FieldRefusal.vue'
 import FaceFields from './FaceFields.vue'
 import GroundField from './GroundField.vue'
 
@@ -66,6 +67,7 @@ async function remove(index: number): Promise<void> {
         @change="send" />
       <button type="button" class="plain" :aria-label="t('chart.remove', { row: index + 1 })" @click="remove(index)">×</button>
     </div>
+    <FieldRefusal :at="/\/rows(\/|$)/" />
     <button type="button" class="btn btn-sm btn-outline-dark" :disabled="rows.length >= 40" @click="add">{{ t('chart.add') }}</button>
   </fieldset>
   <div v-if="fill.form === 'gauge'" class="field-row">
@@ -78,6 +80,7 @@ async function remove(index: number): Promise<void> {
       <BFormInput size="sm" class="measure" :model-value="fill.to" @change="emit('set', { to: text($event) }, 'to')" />
     </label>
   </div>
+  <FieldRefusal :at="/\/(from|to)$/" />
   <FaceFields :font="fill.font" :weight="fill.weight" @set="(face, target) => emit('set', face, target)" />
   <div class="field-row">
     <MeasureField

@@ -43,7 +43,7 @@ const swap = (other: string): void => void (other && glazing.swap(props.zone, ot
         size="sm"
         v-model="typed"
         class="measure"
-        placeholder="3, 1320px 1fr"
+        :placeholder="t('divide.for-example')"
         :aria-invalid="!!refused"
         @keydown.enter.prevent="divide('columns')"
         @keydown.esc.stop="typed = ''" />

@@ -94,6 +94,6 @@ function keptOf(zone: string): Map<Fill['kind'], Fill> {
       </option>
     </BFormSelect>
     <span v-if="pending" class="hint">{{ t('fill.pending') }}</span>
-    <span v-else-if="!isKept('picture') && !isKept('video')" class="visually-hidden">{{ t('fill.from-stock') }}</span>
+    <span v-else-if="!isKept('picture') && !isKept('video')" class="hint">{{ t('fill.from-stock') }}</span>
   </label>
 </template>

@@ -5,6 +5,7 @@ import type { QrContent, QrFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { metres } from '../ui/format'
 import ColourField from './ColourField.vue'
+import FieldRefusal from './FieldRefusal.vue'
 
 const props = defineProps<{ fill: QrFill; item: Item | undefined }>()
 const emit = defineEmits<{ set: [part: Partial<QrFill>, target: string] }>()
@@ -21,7 +22,10 @@ const securities = ['WPA', 'WEP', 'nopass'] as const
 const value = (event: Event): string => (event.target as HTMLInputElement).value
 const say = (key: string, said: string): void =>
   emit('set', { content: { ...props.fill.content, [key]: said } as QrContent }, `content.${key}`)
-const parts = (): [string, string][] => Object.entries(props.fill.content).filter(([key]) => key !== 'as' && key !== 'security')
+const parts = (): { part: string; said: string; at: RegExp }[] =>
+  Object.entries(props.fill.content)
+    .filter(([part]) => part !== 'as' && part !== 'security')
+    .map(([part, said]) => ({ part, said, at: new RegExp(`/content/${part}$`) }))
 </script>
 
 <template>
@@ -34,17 +38,26 @@ const parts = (): [string, string][] => Object.entries(props.fill.content).filte
       <option v-for="one in kinds" :key="one" :value="one">{{ t(`qr.as-${one}`) }}</option>
     </BFormSelect>
   </label>
-  <label v-for="[key, said] in parts()" :key="`${fill.content.as} ${key}`">
-    {{ t(key === 'name' ? `qr.${fill.content.as}-name` : `qr.${key}`) }}
-    <BFormTextarea v-if="key === 'text'" size="sm" rows="3" maxlength="2000" :model-value="said" @change="say(key, value($event))" />
-    <BFormInput
-      v-else
-      size="sm"
-      maxlength="2000"
-      :placeholder="key === 'address' ? 'https://' : ''"
-      :model-value="said"
-      @change="say(key, value($event))" />
-  </label>
+  <template v-for="one in parts()" :key="`${fill.content.as} ${one.part}`">
+    <FieldRefusal :at="one.at" />
+    <label>
+      {{ t(one.part === 'name' ? `qr.${fill.content.as}-name` : `qr.${one.part}`) }}
+      <BFormTextarea
+        v-if="one.part === 'text'"
+        size="sm"
+        rows="3"
+        maxlength="2000"
+        :model-value="one.said"
+        @change="say(one.part, value($event))" />
+      <BFormInput
+        v-else
+        size="sm"
+        maxlength="2000"
+        :placeholder="one.part === 'address' ? 'https://' : ''"
+        :model-value="one.said"
+        @change="say(one.part, value($event))" />
+    </label>
+  </template>
   <div class="field-row">
     <label v-if="fill.content.as === 'network'">
       {{ t('qr.security') }}

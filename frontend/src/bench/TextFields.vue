@@ -13,6 +13,7 @@ import CountFields from './CountFields.vue'
 import { useDesign } from './design'
 import EntranceFields from './EntranceFields.vue'
 import FaceFields from './FaceFields.vue'
+import FieldRefusal from './FieldRefusal.vue'
 import GroundField from './GroundField.vue'
 import TextEffects from './TextEffects.vue'
 import TextWords from './TextWords.vue'
@@ -26,6 +27,7 @@ const { t } = useI18n()
 const { copied, copy } = useCopiedLook()
 const design = useDesign()
 const styles = useStyles()
+const leastSize = computed(() => (props.standing ? undefined : design.document?.least_sizes?.[props.item?.entry ?? '']))
 /** What a step of the type scale says: set by hand, it is a step no more. */
 const OF_STEP: string[] = ['font', 'weight', 'size', 'line_height']
 const modes = ['as_set', 'wrap', 'shrink', 'wrap_shrink', 'ellipsis'] as const
@@ -66,6 +68,7 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
     <label v-else>
       {{ t('fill.pattern') }}
       <BFormInput size="sm" :model-value="fill.pattern" class="measure" maxlength="60" @change="pattern(fill, $event)" />
+      <FieldRefusal :at="/\/pattern$/" />
       <span class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</span>
     </label>
     <CountFields v-if="fill.kind === 'count'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
@@ -94,6 +97,7 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
         </BFormSelect>
       </label>
     </div>
+    <p v-if="leastSize" class="hint measure">{{ t('fill.least-size', { size: String(leastSize) }) }}</p>
     <ColourField :label="t('fill.ink')" :value="fill.colour" @set="(colour) => emit('set', { colour }, 'colour')" />
   </template>
   <template v-if="shows('look')">

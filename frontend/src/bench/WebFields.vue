@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { WebFill } from '../api/types'
 import ColourField from './ColourField.vue'
+import FieldRefusal from './FieldRefusal.vue'
 import StillField from './StillField.vue'
 
 const props = defineProps<{ fill: WebFill }>()
@@ -29,6 +30,7 @@ const setWindow = (name: string): void => {
       spellcheck="false"
       :model-value="fill.address"
       @change="emit('set', { address: value($event).trim() }, 'address')" />
+    <FieldRefusal :at="/\/address$/" />
   </label>
   <div class="field-row">
     <label>
@@ -72,6 +74,7 @@ const setWindow = (name: string): void => {
         @change="emit('set', { refresh_s: value($event) === '' ? null : whole($event) }, 'refresh_s')" />
     </label>
   </div>
+  <FieldRefusal :at="/\/(width|scroll|refresh_s)$/" />
   <StillField :value="fill.still" @set="emit('set', { still: $event }, 'still')" />
   <ColourField :label="t('fill.ground')" :value="fill.ground" @set="emit('set', { ground: $event }, 'ground')" />
   <p class="hint">{{ t('web.hint') }}</p>

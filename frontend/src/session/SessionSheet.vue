@@ -18,6 +18,14 @@ interface SessionLine {
 const open = defineModel<boolean>({ required: true })
 defineProps<{ zone: string }>()
 const { t } = useI18n()
+/** By the name and the system that it gives itself: the others in its string are there for old servers. */
+function browserWords(agent: string): string {
+  const [, name] = /(Firefox|Edg|OPR|Chrome|Safari)\//.exec(agent.replace(/Chrome(?=.*(?:Edg|OPR)\/)/, '')) ?? []
+  const [, system] = /(Android|iPhone|iPad|Windows|Mac OS X|CrOS|Linux)/.exec(agent) ?? []
+  if (!name) return t('session.unknown')
+  const browser = { Edg: 'Edge', OPR: 'Opera' }[name] ?? name
+  return system ? t('session.on', { browser, system: { 'Mac OS X': 'macOS', CrOS: 'ChromeOS' }[system] ?? system }) : browser
+}
 const sessions = ref<SessionLine[]>([])
 const error = ref<unknown>(null)
 
@@ -40,7 +48,7 @@ watch(open, (now) => void (now && ask(() => Promise.resolve())))
     <ul class="lines sessions">
       <li v-for="one in sessions" :key="one.name" class="line">
         <span>
-          {{ one.agent || t('session.unknown') }}
+          <span :title="one.agent">{{ browserWords(one.agent) }}</span>
           <span class="hint">{{ t('session.seen', { address: one.address, at: timeOfDay(one.seen, zone) }) }}</span>
         </span>
         <strong v-if="one.here">{{ t('session.here') }}</strong>

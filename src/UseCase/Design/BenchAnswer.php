@@ -339,6 +339,7 @@ final readonly class BenchAnswer
         foreach ($plans as $plan) {
             $zones[$plan->zone->id] = $plan->toArray();
             $documents[$plan->zone->id] = $plan->zone->toArray() + [
+                'least_sizes' => (object) $plan->leastSizesPx(),
                 'scenes' => array_values(
                     array_map(
                         strval(...),

@@ -218,6 +218,24 @@ final class JudgementTest extends TestCase
         );
     }
 
+    /** Set at the least size that is told, it can be read; a px smaller, it cannot. */
+    public function testTellsTheLeastSizeThatCanBeRead(): void
+    {
+        $told = static function (int $size): ?int {
+            $judgement = self::judge(Build::filled(Build::board(), 'a', Sketch::text('Gap', $size)), [], null);
+            $found = array_filter(
+                $judgement->findings,
+                static fn (Finding $finding) => $finding->code === 'text.too_small',
+            );
+
+            return array_values($found)[0]->params['size'] ?? null;
+        };
+        $least = (int) $told(20);
+
+        self::assertSame($least, $told($least - 1));
+        self::assertNull($told($least));
+    }
+
     /** Gravest first, else as they came; what two scenes say of one zone alike is said once. */
     public function testOrdersByGravity(): void
     {
