@@ -10,12 +10,14 @@ use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Scope;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\LayoutAt;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\FloatPlace;
+use UpperPane\Core\Layout\Length;
 use UpperPane\Core\Layout\Typed;
 
 /**
- * `float.size`: width and height, and the offset that goes with them when an edge is dragged. Refuses `float.gone`,
- * `float.locked`, `float.no_size`.
+ * `float.size`: width and height, and the offset that goes with them when an edge is dragged. With `ratio` the side that
+ * is not another one takes that of the float as it was. Refuses `float.gone`, `float.locked`, `float.no_size`.
  */
 final readonly class SizeFloat implements DesignCommand
 {
@@ -27,12 +29,13 @@ final readonly class SizeFloat implements DesignCommand
         private string $zone,
 /** @var array{Typed, Typed} */ private array $size,
 /** @var array{Typed, Typed}|null */ private ?array $offset,
+        private bool $keepsRatio = false,
     ) {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['do', 'scene', 'layout', 'zone', 'size', 'offset']);
+        $input->keys(['do', 'scene', 'layout', 'zone', 'size', 'offset', 'ratio']);
 
         [$scene, $turned] = LayoutAt::fields($input);
 
@@ -42,6 +45,7 @@ final readonly class SizeFloat implements DesignCommand
             $input->id('zone'),
             Typed::pair($input->list('size', 2, 2)),
             $input->has('offset') ? Typed::pair($input->list('offset', 2, 2)) : null,
+            $input->has('ratio') && $input->bool('ratio'),
         );
     }
 
@@ -52,9 +56,30 @@ final readonly class SizeFloat implements DesignCommand
 
         $frame = MoveFloat::frameOf($at, $float);
         $size = FloatPlace::seen(MoveFloat::lengths($this->size, $frame, '/size'), '/size');
+        $size = $this->keepsRatio ? self::inRatio($size, $float->size, $frame) : $size;
         $offset = $this->offset === null ? $float->offset : MoveFloat::lengths($this->offset, $frame, '/offset');
 
         return SetFloat::replacing($at, $float, $float->lying($float->frame, $float->anchor, $offset, $size));
+    }
+
+    /**
+     * @param array{Length, Length} $size
+     * @param array{Length, Length} $before
+     *
+     * @return array{Length, Length}
+     */
+    private static function inRatio(array $size, array $before, Rect $frame): array
+    {
+        $isOther = static fn (int $side) => $size[$side]->toText() !== $before[$side]->toText();
+        if ($isOther(0) === $isOther(1)) {
+            return $size;
+        }
+        [$typed, $follows] = $isOther(0) ? [0, 1] : [1, 0];
+        $sides = [$frame->width, $frame->height];
+        $times = $size[$typed]->in($sides[$typed])->dividedBy($before[$typed]->in($sides[$typed]));
+        $size[$follows] = $before[$follows]->holding($before[$follows]->in($sides[$follows])->times($times), $sides[$follows]);
+
+        return [$size[0], $size[1]];
     }
 
     public function target(): Scope
@@ -72,6 +97,6 @@ final readonly class SizeFloat implements DesignCommand
             'size' => MoveFloat::texts($this->size),
         ] +
             ($this->offset === null ? [] : ['offset' => MoveFloat::texts($this->offset)]) +
-            [];
+            ($this->keepsRatio ? ['ratio' => true] : []);
     }
 }

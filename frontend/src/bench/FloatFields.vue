@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { BFormSelect } from 'bootstrap-vue-next'
-import { computed } from 'vue'
+import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ANCHORS, type Anchor } from '../api/floats'
 import MeasureField from '../ui/MeasureField.vue'
@@ -28,7 +28,14 @@ function pair(index: 0 | 1, text: string, old: [string, string]): [string, strin
   return index === 0 ? [text, old[1]] : [old[0], text]
 }
 const offset = (index: 0 | 1, text: string): void => void (place.value && floats.move(props.zone, pair(index, text, place.value.offset)))
-const size = (index: 0 | 1, text: string): void => void (place.value && floats.size(props.zone, pair(index, text, place.value.size)))
+const size = (index: 0 | 1, text: string): void => void (place.value && floats.size(props.zone, pair(index, text, place.value.size), keepsRatio.value))
+/** Pictures and videos are seldom meant to be another shape. */
+const keepsRatio = ref(false)
+watch(
+  () => [props.zone, design.documents[props.zone]?.fill.kind],
+  ([, kind]) => (keepsRatio.value = kind === 'picture' || kind === 'video'),
+  { immediate: true },
+)
 const hold = (frame: string, anchor: Anchor): void => void floats.anchor(props.zone, frame, anchor)
 </script>
 
@@ -46,6 +53,7 @@ const hold = (frame: string, anchor: Anchor): void => void floats.anchor(props.z
         :refusal="design.refusal"
         @set="floats.turn(zone, $event)" />
     </div>
+    <BFormCheckbox v-model="keepsRatio">{{ t('float.keep-ratio') }}</BFormCheckbox>
     <p v-if="place.locked" class="hint">{{ t('float.is-locked', { letter: plan.letter }) }}</p>
     <div class="field-row">
       <LengthField

@@ -54,8 +54,8 @@ export function useFloats() {
   const turn = (zone: string, centidegrees: number): Promise<boolean> =>
     send([{ do: 'float.turn', zone, turn: centidegrees }], `turn:${zone}`)
   const move = (zone: string, offset: [string, string]): Promise<boolean> => send([{ do: 'float.move', zone, offset }])
-  const size = (zone: string, lengths: [string, string]): Promise<boolean> =>
-    send([{ do: 'float.size', zone, size: lengths }])
+  const size = (zone: string, lengths: [string, string], ratio = false): Promise<boolean> =>
+    send([{ do: 'float.size', zone, size: lengths, ...(ratio ? { ratio } : {}) }])
   const anchor = (zone: string, frame: string, point: Anchor): Promise<boolean> =>
     send([{ do: 'float.anchor', zone, frame, anchor: point, ...panels() }])
   const align = (zones: string[], edge: Edge, within: Rect | null): Promise<boolean> =>

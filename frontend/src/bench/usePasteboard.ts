@@ -1,16 +1,19 @@
 import { onBeforeUnmount, onMounted } from 'vue'
+import type { Fill } from '../api/types'
 import { useDesign } from './design'
 import { useFloats, type Copied } from './useFloats'
 
-const MARK = 'upper-pane/zones'
+const ZONES = 'upper-pane/zones'
+const FILL = 'upper-pane/fill'
 const MOST_SIGNS = 1_000_000
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]')
 
 /**
- * Copies the chosen floats as text, and puts them back into any scene of any design, also by way of a mail. What is
- * pasted is judged by the core as all input is; any other text becomes a text of its own.
+ * Copies the chosen floats as text, and puts them back into any scene of any design, also by way of a mail; of a chosen
+ * pane what it shows, which is put into the zone that is chosen then. What is pasted is judged by the core as all input
+ * is; any other text becomes a text of its own.
  */
 export function usePasteboard(mayEdit: () => boolean, wrong: (reason: 'long' | 'version') => void): void {
   const design = useDesign()
@@ -19,10 +22,15 @@ export function usePasteboard(mayEdit: () => boolean, wrong: (reason: 'long' | '
   function take(event: ClipboardEvent): void {
     if (isTyping(event.target) || !getSelection()?.isCollapsed) return
     const zones = design.chosen.filter(floats.isFloat)
-    if (!zones.length) return
-    event.clipboardData?.setData('text/plain', JSON.stringify({ [MARK]: 1, zones: floats.copied(zones) }, null, 1))
+    const pane = zones.length ? null : design.selected
+    const fill = design.document?.fill
+    if (!zones.length && (!pane || !fill || fill.kind === 'empty')) return
+    const copied = pane ? { [FILL]: 1, fill } : { [ZONES]: 1, zones: floats.copied(zones) }
+    event.clipboardData?.setData('text/plain', JSON.stringify(copied, null, 1))
     event.preventDefault()
-    if (event.type === 'cut' && mayEdit()) void floats.remove(zones)
+    if (event.type !== 'cut' || !mayEdit()) return
+    if (pane) void design.setFill(pane, { kind: 'empty' })
+    else void floats.remove(zones)
   }
 
   function put(event: ClipboardEvent): void {
@@ -32,7 +40,8 @@ export function usePasteboard(mayEdit: () => boolean, wrong: (reason: 'long' | '
     if (text.length > MOST_SIGNS) return wrong('long')
     const read = parsed(text)
     if (read === 'version') return wrong('version')
-    if (read) void floats.paste(read)
+    if (read && 'zones' in read) void floats.paste(read.zones)
+    else if (read) void (design.selected && design.setFill(design.selected, read.fill))
     else void floats.placeText(text.trim())
   }
 
@@ -46,20 +55,25 @@ export function usePasteboard(mayEdit: () => boolean, wrong: (reason: 'long' | '
 }
 
 /** Null for what is no copy of ours; `version` for one that another version wrote. */
-function parsed(text: string): Copied[] | 'version' | null {
+function parsed(text: string): { zones: Copied[] } | { fill: Fill } | 'version' | null {
   let value: unknown
   try {
     value = JSON.parse(text)
   } catch {
     return null
   }
-  if (typeof value !== 'object' || value === null || !(MARK in value)) return null
-  const { [MARK]: version, zones } = value as { [MARK]: unknown; zones?: unknown }
+  if (typeof value !== 'object' || value === null) return null
+  if (FILL in value) {
+    const { [FILL]: version, fill } = value as { [FILL]: unknown; fill?: Fill }
+    return version === 1 && typeof fill?.kind === 'string' ? { fill } : 'version'
+  }
+  if (!(ZONES in value)) return null
+  const { [ZONES]: version, zones } = value as { [ZONES]: unknown; zones?: unknown }
   const isCopy = (one: unknown): one is Copied =>
     typeof one === 'object' &&
     one !== null &&
     'float' in one &&
     'zone' in one &&
     typeof (one as Copied).zone?.fill === 'object'
-  return version === 1 && Array.isArray(zones) && zones.every(isCopy) ? zones : 'version'
+  return version === 1 && Array.isArray(zones) && zones.every(isCopy) ? { zones } : 'version'
 }
