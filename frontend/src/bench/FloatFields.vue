@@ -28,7 +28,8 @@ function pair(index: 0 | 1, text: string, old: [string, string]): [string, strin
   return index === 0 ? [text, old[1]] : [old[0], text]
 }
 const offset = (index: 0 | 1, text: string): void => void (place.value && floats.move(props.zone, pair(index, text, place.value.offset)))
-const size = (index: 0 | 1, text: string): void => void (place.value && floats.size(props.zone, pair(index, text, place.value.size), keepsRatio.value))
+const size = (index: 0 | 1, text: string): void =>
+  void (place.value && floats.size(props.zone, pair(index, text, place.value.size), keepsRatio.value))
 /** Pictures and videos are seldom meant to be another shape. */
 const keepsRatio = ref(false)
 watch(
