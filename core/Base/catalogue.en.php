@@ -530,7 +530,7 @@ return [
         'Mark characters that are in the text and not marked already.',
     ],
 
-    'zone.empty' => ['{letter} shows nothing.', 'Give it a fill, or merge it with a neighbour.'],
+    'zone.empty' => ['{letter} shows nothing.', 'Give it a fill; under art a colour is enough. Or merge it with a neighbour.'],
     'text.nothing' => ['The text of {letter} has no words yet.', 'Write them, or remove the zone.'],
     'playlist.empty' => ['The playlist of {letter} has no enabled entry.', 'Add an entry or enable one.'],
     'media.missing' => [

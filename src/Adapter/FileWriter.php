@@ -66,9 +66,9 @@ final readonly class FileWriter
      *
      * @throws NoRoom when not every byte could be written; the file is empty then
      */
-    public static function write(string $path, mixed $content, ?int $most = null, bool $append = false): array
+    public static function write(string $path, mixed $content, ?int $most = null): array
     {
-        $to = @fopen($path, $append ? 'a' : 'w') ?: throw NoRoom::at(dirname($path), 0);
+        $to = @fopen($path, 'w') ?: throw NoRoom::at(dirname($path), 0);
         $hash = hash_init('sha256');
         $bytes = 0;
         try {
@@ -90,6 +90,32 @@ final readonly class FileWriter
         }
 
         return ['bytes' => $bytes, 'sha256' => hash_final($hash)];
+    }
+
+    /**
+     * To the end of a file that somebody else holds against its sum.
+     *
+     * @param resource $content
+     *
+     * @return int how many bytes
+     *
+     * @throws NoRoom when not every byte could be written
+     */
+    public static function append(string $path, mixed $content): int
+    {
+        $to = @fopen($path, 'a') ?: throw NoRoom::at(dirname($path), 0);
+        try {
+            $bytes = 0;
+            foreach (self::chunks($content, null) as $chunk) {
+                $bytes += (int) @fwrite($to, $chunk) === strlen($chunk)
+                    ? strlen($chunk)
+                    : throw NoRoom::at(dirname($path), $bytes + strlen($chunk));
+            }
+
+            return @fflush($to) ? $bytes : throw NoRoom::at(dirname($path), $bytes);
+        } finally {
+            fclose($to);
+        }
     }
 
     /**

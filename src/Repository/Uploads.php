@@ -14,7 +14,8 @@ use UpperPane\App\Adapter\ShiftedClock;
  * Files on their way into the Stock. Each part lies in the storage for itself, so that any node takes the next one, and
  * one that was lost on its way is sent again.
  *
- * @phpstan-type Row array{id: string, site: int, person: int, name: string, bytes: int, received: int, media: ?string}
+ * @phpstan-type Row array{id: string, site: int, person: int, name: string, bytes: int, received: int, media: ?string,
+ *     hashed: ?string}
  */
 final readonly class Uploads
 {
@@ -45,7 +46,7 @@ final readonly class Uploads
     public function find(string $id, int $person, bool $lock = false): ?array
     {
         $row = $this->database->fetchAssociative(
-            'SELECT id, site_id AS site, person_id AS person, name, bytes, received, media_id AS media FROM upload '.
+            'SELECT id, site_id AS site, person_id AS person, name, bytes, received, media_id AS media, hashed FROM upload '.
                 'WHERE id = ? AND person_id = ?'.($lock ? ' FOR UPDATE' : ''),
             [$id, $person],
         );
@@ -60,6 +61,7 @@ final readonly class Uploads
                 'bytes' => (int) $row['bytes'],
                 'received' => (int) $row['received'],
                 'media' => $row['media'] === null ? null : (string) $row['media'],
+                'hashed' => $row['hashed'] === null ? null : (string) $row['hashed'],
             ];
     }
 
@@ -73,18 +75,44 @@ final readonly class Uploads
     }
 
     /**
-     * @param string $part a local file of so many bytes and that SHA-256
+     * @param string  $part a local file of so many bytes and that SHA-256
+     * @param ?string $hashed what {@see self::hashedWith} said of those before
      *
      * @throws NoRoom
      */
-    public function take(string $id, int $from, string $part, int $bytes, string $sha256): void
+    public function take(string $id, int $from, string $part, int $bytes, string $sha256, ?string $hashed): void
     {
         $this->writer->store($part, self::part($id, $from), $bytes, $sha256);
         $this->database->update(
             'upload',
-            ['received' => $from + $bytes, 'at_ms' => (new ShiftedClock())->nowMs()],
+            [
+                'received' => $from + $bytes,
+                'at_ms' => (new ShiftedClock())->nowMs(),
+                'hashed' => $from > 0 && $hashed === null ? null : self::hashedWith($hashed, $part),
+            ],
             ['id' => $id],
         );
+    }
+
+    /** The SHA-256 of all parts; null for an upload begun by a version that did not count it as they came. */
+    public static function sha256(?string $hashed): ?string
+    {
+        return $hashed === null ? null : hash_final(self::context($hashed));
+    }
+
+    private static function hashedWith(?string $hashed, string $part): string
+    {
+        $context = $hashed === null ? hash_init('sha256') : self::context($hashed);
+        hash_update_file($context, $part);
+
+        return serialize($context);
+    }
+
+    private static function context(string $hashed): \HashContext
+    {
+        $context = unserialize($hashed, ['allowed_classes' => [\HashContext::class]]);
+
+        return $context instanceof \HashContext ? $context : throw new \RuntimeException('No sum was kept.');
     }
 
     /**
@@ -97,7 +125,7 @@ final readonly class Uploads
         $bytes = 0;
         foreach ($this->parts($id) as $part) {
             $stream = $this->files->readStream($part);
-            $bytes += FileWriter::write($into, $stream, append: true)['bytes'];
+            $bytes += FileWriter::append($into, $stream);
             fclose($stream);
         }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BFormSelect } from 'bootstrap-vue-next'
-import { computed, ref, watch } from 'vue'
+import { computed, ref, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
 import { firstField, goOn } from '../ui/focus'
@@ -12,6 +12,7 @@ import { useDesign } from './design'
  */
 const props = defineProps<{ zone: string; fill: Fill }>()
 const { t } = useI18n()
+const id = useId()
 const design = useDesign()
 const KINDS: Record<Fill['kind'], true> = {
   empty: true,
@@ -83,6 +84,7 @@ function keptOf(zone: string): Map<Fill['kind'], Fill> {
     <BFormSelect
       size="sm"
       :model-value="chosen"
+      :aria-describedby="id"
       @keydown="byKeys = $event.key !== 'Enter'"
       @keydown.enter.prevent="commit"
       @keydown.esc="chosen = fill.kind"
@@ -93,7 +95,9 @@ function keptOf(zone: string): Map<Fill['kind'], Fill> {
         {{ t(`fill.${one}`) }}
       </option>
     </BFormSelect>
-    <span v-if="pending" class="hint">{{ t('fill.pending') }}</span>
-    <span v-else-if="!isKept('picture') && !isKept('video')" class="hint">{{ t('fill.from-stock') }}</span>
   </label>
+  <p :id="id" class="hint" role="status">
+    <template v-if="pending">{{ t('fill.pending') }}</template>
+    <template v-else-if="!isKept('picture') && !isKept('video')">{{ t('fill.from-stock') }}</template>
+  </p>
 </template>

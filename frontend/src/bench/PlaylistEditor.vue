@@ -3,7 +3,7 @@ import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Entry, PlaylistFill } from '../api/types'
+import type { Entry, Fill, PlaylistFill } from '../api/types'
 import type { Item } from '../plan/types'
 import { useUploads } from '../stock/uploads'
 import { seconds } from '../ui/format'
@@ -11,6 +11,8 @@ import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
 import ClipFields from './ClipFields.vue'
 import FillEditor from './FillEditor.vue'
+import { partsOf, summary, type Section } from './fillParts'
+import PanelSection from './PanelSection.vue'
 import { fillWords } from '../ui/fillWords'
 
 const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
@@ -44,6 +46,17 @@ const timed = computed(() => props.fill.entries.filter((entry) => entry.duration
 const setAll = (ms: number): void =>
   void design.send(timed.value.map((entry) => ({ do: 'entry.set', ...place(), entry: { ...entry, duration_ms: ms } })))
 const remove = (entry: Entry): void => void design.send([{ do: 'entry.remove', ...place(), entry: entry.id }])
+/** As in the particulars: what is seldom changed is folded away, and says in a line what it is. */
+const entryParts = (fill: Fill): Section[] =>
+  (['fill', 'look', 'time'] as const).filter((part) => part === 'fill' || partsOf(fill.kind)[part])
+const sectionOf = (entry: Entry, part: Section): object =>
+  part === 'fill'
+    ? {}
+    : {
+        name: `entry-${part}`,
+        title: t(`section.${part}`),
+        says: part === 'look' ? summary(entry.fill, itemOf(entry.id), t).look : '',
+      }
 const add = (kind: 'text' | 'colour'): void => {
   open.value = design.beginEntry(place().zone, kind, kind === 'text' ? { text: t('playlist.fresh-text') } : {})
 }
@@ -132,10 +145,15 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
             </button>
             <button type="button" class="btn btn-sm btn-outline-dark" @click="remove(entry)">{{ t('playlist.remove') }}</button>
           </div>
-          <FillEditor
-            :fill="entry.fill"
-            :items="itemOf(entry.id) ? [itemOf(entry.id)!] : []"
-            @change="(changed, target) => set(entry, { fill: changed }, target)" />
+          <template v-for="part in entryParts(entry.fill)" :key="part">
+            <component :is="part === 'fill' ? 'div' : PanelSection" v-bind="sectionOf(entry, part)">
+              <FillEditor
+                :part="part"
+                :fill="entry.fill"
+                :items="itemOf(entry.id) ? [itemOf(entry.id)!] : []"
+                @change="(changed, target) => set(entry, { fill: changed }, target)" />
+            </component>
+          </template>
         </div>
       </li>
     </ol>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
-import { onMounted } from 'vue'
+import { computed, onMounted } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useSession } from '../session/session'
 import { useStyles } from '../styles/styles'
@@ -14,6 +14,8 @@ const design = useDesign()
 const session = useSession()
 const styles = useStyles()
 const choose = (event: Event): void => void design.send([{ do: 'design.style', style: (event.target as HTMLSelectElement).value || null }])
+/** A named colour is written with its name before it; a design from before it had a style has none. */
+const isUsed = computed(() => Object.values(design.documents).some(({ fill }) => /@#|"(type|space)":"/.test(JSON.stringify(fill))))
 onMounted(() => void styles.load())
 </script>
 
@@ -25,6 +27,7 @@ onMounted(() => void styles.load())
       <option v-for="one in styles.list" :key="one.id" :value="one.id">{{ one.name }}</option>
     </BFormSelect>
   </label>
+  <p v-if="design.answer?.style && !isUsed" class="hint" role="status">{{ t('style.not-used') }}</p>
   <BFormCheckbox
     :model-value="design.answer?.still ?? false"
     :disabled="!session.may('design')"

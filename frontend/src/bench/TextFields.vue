@@ -68,9 +68,11 @@ const faceOf = ({ font, weight, size, line_height }: TypeStep): Partial<TextStyl
     <label v-else>
       {{ t('fill.pattern') }}
       <BFormInput size="sm" :model-value="fill.pattern" class="measure" maxlength="60" @change="pattern(fill, $event)" />
-      <FieldRefusal :at="/\/pattern$/" />
-      <span class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</span>
     </label>
+    <template v-if="fill.kind !== 'text'">
+      <FieldRefusal :at="/\/pattern$/" />
+      <p class="hint">{{ t(fill.kind === 'count' ? 'count.hint' : 'fill.pattern-hint') }}</p>
+    </template>
     <CountFields v-if="fill.kind === 'count'" :fill="fill" @set="(part, target) => emit('set', part, target)" />
     <p v-if="item && 'size' in item && item.size !== fill.size" class="measure" role="status">
       {{ t('fill.set-size', { size: String(item.size) }) }}

@@ -30,8 +30,8 @@ const setWindow = (name: string): void => {
       spellcheck="false"
       :model-value="fill.address"
       @change="emit('set', { address: value($event).trim() }, 'address')" />
-    <FieldRefusal :at="/\/address$/" />
   </label>
+  <FieldRefusal :at="/\/address$/" />
   <div class="field-row">
     <label>
       {{ t('web.window') }}

@@ -37,7 +37,13 @@ export function useTypedWords(
     sent = typed.value
     put({ text: typed.value, runs: runs.value })
   }
-  onUnmounted(() => typing && keep())
+  /** A tab that is closed or left takes nothing with it. */
+  const leave = (): void => void (typing && keep())
+  document.addEventListener('visibilitychange', leave)
+  onUnmounted(() => {
+    document.removeEventListener('visibilitychange', leave)
+    leave()
+  })
 
   return { typed, runs, type, keep }
 }

@@ -20,13 +20,5 @@ const KINDS =
 
 <template>
   <button type="button" class="btn btn-primary btn-sm" @click="input?.click()">{{ t('stock.choose') }}</button>
-  <input
-    ref="input"
-    class="visually-hidden"
-    type="file"
-    multiple
-    :accept="KINDS"
-    :aria-label="t('stock.choose')"
-    tabindex="-1"
-    @change="chosen" />
+  <input ref="input" hidden type="file" multiple :accept="KINDS" @change="chosen" />
 </template>

@@ -72,15 +72,21 @@ final readonly class AddMedia
     }
 
     /**
-     * @param string $path a local file that may be read once
+     * @param string  $path   a local file that may be read once
+     * @param ?string $sha256 of it, where that is known: it is held against what was stored
      *
      * @return array<string, mixed>
      *
      * @throws Refusal `stock.empty`, `stock.type`, `stock.no_room`
      * @throws NoRoom
      */
-    public function __invoke(string $siteSlug, string $path, string $name, Person $person): array
-    {
+    public function __invoke(
+        string $siteSlug,
+        string $path,
+        string $name,
+        Person $person,
+        ?string $sha256 = null,
+    ): array {
         $site = $this->gate->site($siteSlug, $person, Right::Fill);
         $bytes = (int) filesize($path);
         if ($bytes === 0) {
@@ -88,9 +94,14 @@ final readonly class AddMedia
         }
         $mime = FileKind::demand($path, $name, self::KINDS);
         Room::demand((int) disk_free_space($this->varDir), $bytes);
-        $sha256 = (string) hash_file('sha256', $path);
+        $sha256 ??= (string) hash_file('sha256', $path);
+        // Before anybody waits for the site: of two that store the same file, one puts it over the other.
+        if (self::usable($this->known($site, $sha256)) === null) {
+            $this->writer->store($path, MediaFiles::original($sha256), $bytes, $sha256);
+        }
+
         return $this->entities->wrapInTransaction(
-            fn () => $this->add($site, $path, $name, $sha256, $mime, $bytes, $person),
+            fn () => $this->add($site, $name, $sha256, $mime, $bytes, $person),
         );
     }
 
@@ -105,7 +116,6 @@ final readonly class AddMedia
     /** @return array<string, mixed> */
     private function add(
         Site $site,
-        string $path,
         string $name,
         string $sha256,
         string $mime,
@@ -114,13 +124,12 @@ final readonly class AddMedia
     ): array {
         // One after another, so that the same file sent twelve times at once is one medium.
         $this->sites->lock($site);
-        $library = $this->entities->getRepository(Media::class);
-        $known = $library->findOneBy(['sha256' => $sha256, 'site' => $site])
-            ?? $library->findOneBy(['originalSha256' => $sha256, 'site' => $site]);
-        if ($known !== null && $known->state !== Media::FAILED && $known->takenMs === null) {
-            return StockList::line($known, 0) + ['already' => true];
+        $known = $this->known($site, $sha256);
+        $known === null || $this->entities->refresh($known);
+        $there = self::usable($known);
+        if ($there !== null) {
+            return StockList::line($there, 0) + ['already' => true];
         }
-        $this->writer->store($path, MediaFiles::original($sha256), $bytes, $sha256);
         if ($known !== null) {
             return StockList::line($this->again($known, $person), 0);
         }
@@ -142,6 +151,19 @@ final readonly class AddMedia
         });
 
         return StockList::line($media, 0);
+    }
+
+    private function known(Site $site, string $sha256): ?Media
+    {
+        $library = $this->entities->getRepository(Media::class);
+
+        return $library->findOneBy(['sha256' => $sha256, 'site' => $site])
+            ?? $library->findOneBy(['originalSha256' => $sha256, 'site' => $site]);
+    }
+
+    private static function usable(?Media $known): ?Media
+    {
+        return $known !== null && $known->state !== Media::FAILED && $known->takenMs === null ? $known : null;
     }
 
     /** A file that could not be used is looked at anew: it may have been a full disk, or an older version of us. */

@@ -109,7 +109,7 @@ final readonly class SendInParts
                     // What the Stock does not take is refused before all of it is sent.
                     FileKind::demand($held, $upload['name'], AddMedia::KINDS);
                 }
-                $this->uploads->take($id, $from, $held, $bytes, $sha256);
+                $this->uploads->take($id, $from, $held, $bytes, $sha256, $upload['hashed']);
             } finally {
                 unlink($held);
             }
@@ -130,6 +130,8 @@ final readonly class SendInParts
      */
     public function done(string $id, Person $person): array
     {
+        // Four GB are read and written three times: PHP-FPM ends what takes too long.
+        set_time_limit(0);
         $media = $this->database->transactional(function () use ($id, $person): array {
             $upload = $this->upload($id, $person, true);
             if ($upload['media'] !== null) {
@@ -143,7 +145,13 @@ final readonly class SendInParts
                 if ($this->uploads->join($id, $whole) !== $upload['bytes']) {
                     throw new \RuntimeException("Parts of the upload $id are not there.");
                 }
-                $media = ($this->add)($this->site($upload)->slug, $whole, $upload['name'], $person);
+                $media = ($this->add)(
+                    $this->site($upload)->slug,
+                    $whole,
+                    $upload['name'],
+                    $person,
+                    Uploads::sha256($upload['hashed']),
+                );
             } finally {
                 unlink($whole);
             }
