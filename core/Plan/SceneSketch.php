@@ -16,18 +16,21 @@ use UpperPane\Core\Layout\Placing;
 final class SceneSketch
 {
     /**
-     * Back to front; the kind, where no one colour stands for what is shown.
+     * By zone, back to front; the kind, where no one colour stands for what is shown.
      *
-     * @return list<array{rect: list<int>, kind: string, colour: ?string}>
+     * @param ?list<string> $only the zones that are wanted: each that is asked for is read from the store
+     *
+     * @return array<string, array{rect: list<int>, kind: string, colour: ?string}>
      */
-    public static function of(Design $design, Placing $placing): array
+    public static function of(Design $design, Placing $placing, ?array $only = null): array
     {
+        $placed = $placing->seen()->placed;
         $sketch = [];
-        foreach ($placing->seen()->placed as $id => $placed) {
+        foreach ($only === null ? $placed : array_intersect_key($placed, array_flip($only)) as $id => $one) {
             $fill = $design->zone((string) $id)->fill();
             $fill = $fill instanceof PlaylistFill ? $fill->enabled()[0]->fill ?? $fill : $fill;
-            $sketch[] = [
-                'rect' => $placed->rect->toArray(),
+            $sketch[$id] = [
+                'rect' => $one->rect->toArray(),
                 'kind' => $fill->kind()->value,
                 'colour' => self::colour($fill),
             ];

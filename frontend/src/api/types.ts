@@ -146,8 +146,10 @@ export interface SceneLine {
   mark: Mark | null
   turned: boolean
   zones: number
-  /** Its zones in its own layout, back to front; without a colour of its own, by its kind. */
-  sketch: { rect: Rect; kind: Fill['kind']; colour: string | null }[]
+  /** Its zones in its own layout; without a colour of its own, by its kind. */
+  sketch: Record<string, { rect: Rect; kind: Fill['kind']; colour: string | null }>
+  /** Back to front; null when it is as it was, and `sketch` says only what changed. */
+  sketch_order: string[] | null
 }
 /** Findings of a scene: of its layout, and by zone; `all` when every zone was judged. */
 export interface SceneFindings {

@@ -69,7 +69,7 @@ function keys(scene: string, event: KeyboardEvent): void {
         :rest="isRest(scene)"
         :outside="!inRound(scene)"
         :plays="plays === scene"
-        :sketch="design.scenes[scene]?.sketch"
+        :scene="design.scenes[scene]"
         :name="design.scenes[scene]?.name ?? ''"
         :length="length(scene)"
         :label="label(scene, own)"

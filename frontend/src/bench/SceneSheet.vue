@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { vBTooltip } from 'bootstrap-vue-next'
+import { computed } from 'vue'
 import type { SceneLine } from '../api/types'
 
 /**
  * One scene, or one of its layouts, as a small sheet of its true ratio with its panes in the colours of what they show;
  * the rest scene has a heavier foot, one outside the round is dashed, the one that plays carries the pulse mark.
  */
-defineProps<{
+const props = defineProps<{
   size: [number, number]
   current: boolean
   rest: boolean
@@ -15,8 +16,14 @@ defineProps<{
   name: string
   length: string
   label: string
-  sketch?: SceneLine['sketch'] | undefined
+  scene?: SceneLine | undefined
 }>()
+const shown = computed(() =>
+  (props.scene?.sketch_order ?? []).flatMap((zone) => {
+    const one = props.scene?.sketch[zone]
+    return one ? [[zone, one] as const] : []
+  }),
+)
 const emit = defineEmits<{ open: [] }>()
 </script>
 
@@ -31,8 +38,8 @@ const emit = defineEmits<{ open: [] }>()
     @click="emit('open')">
     <svg :viewBox="`0 0 ${size[0]} ${size[1]}`" aria-hidden="true" :style="{ aspectRatio: size.join(' / ') }">
       <rect
-        v-for="(one, index) in sketch ?? []"
-        :key="index"
+        v-for="[zone, one] in shown"
+        :key="zone"
         :x="one.rect[0]"
         :y="one.rect[1]"
         :width="one.rect[2]"

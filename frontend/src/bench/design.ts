@@ -109,7 +109,7 @@ export const useDesign = defineStore('design', () => {
       Object.fromEntries(
         next.frieze.flatMap((id) => ((fresh[id] ?? old[id]) ? [[id, (fresh[id] ?? old[id]) as T]] : [])),
       )
-    scenes.value = there(whole ? {} : scenes.value, next.scenes)
+    scenes.value = there(whole ? {} : scenes.value, sketched(next.scenes))
     sceneFindings.value = there(whole ? {} : sceneFindings.value, merged(next.findings.scenes))
     if (next.bench) bench.value = next.bench
     answer.value = {
@@ -122,6 +122,18 @@ export const useDesign = defineStore('design', () => {
     wanted.value = { scene: next.scene, layout: next.layout }
     if (selected.value && !zones.value[selected.value]) selected.value = null
   }
+  const sketched = (next: Record<string, SceneLine>): Record<string, SceneLine> =>
+    Object.fromEntries(
+      Object.entries(next).map(([id, line]) => {
+        const old = scenes.value[id]
+        return [
+          id,
+          line.sketch_order || !old
+            ? line
+            : { ...line, sketch: { ...old.sketch, ...line.sketch }, sketch_order: old.sketch_order },
+        ]
+      }),
+    )
   function merged(next: Record<string, SceneFindings>): Record<string, SceneFindings> {
     return Object.fromEntries(
       Object.entries(next).map(([id, found]) => [

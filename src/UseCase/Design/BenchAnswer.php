@@ -81,7 +81,7 @@ final readonly class BenchAnswer
             'ranks' => $this->ground->ranks ?? ['columns' => [], 'rows' => []],
             'safe' => $this->safe()?->toArray(),
             'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->ground->seams ?? []),
-            'scenes' => (object) array_map($this->scene(...), $this->design->scenes),
+            'scenes' => (object) array_map(fn (Scene $scene) => $this->scene($scene), $this->design->scenes),
             'findings' => $this->findings(),
             'shelf' => $this->shelf === null
                 ? null
@@ -121,7 +121,10 @@ final readonly class BenchAnswer
             'bench' => $sameLayout && $sameLines
                 ? null
                 : BenchView::of($this->at, $this->ground, $this->safe(), $this->starters()),
-            'scenes' => (object) array_map($this->scene(...), $scenes),
+            'scenes' => (object) array_map(
+                fn (Scene $scene) => $this->scene($scene, $this->changedIn($scene, $seen)),
+                $scenes,
+            ),
             'findings' => $this->findingsOf($scenes, $seen),
         ] +
             $this->zones(SceneCompiler::zones($this->at, $after, $this->context, $changed));
@@ -182,9 +185,15 @@ final readonly class BenchAnswer
         ];
     }
 
-    /** @return array<string, mixed> a scene's line in the frieze */
-    private function scene(Scene $scene): array
+    /**
+     * @param ?list<string> $changed zones; null: its layout too
+     *
+     * @return array<string, mixed> a scene's line in the frieze
+     */
+    private function scene(Scene $scene, ?array $changed = null): array
     {
+        $placing = $this->placingOf(LayoutAt::of($this->design, $scene->id, false));
+
         return [
             'name' => $scene->name,
             'ms' => (new ContentTime($this->context->media))->ofScene($this->design, $scene),
@@ -195,10 +204,8 @@ final readonly class BenchAnswer
             'ground_fill' => $scene->ground->toArray(),
             'turned' => $scene->turned !== null,
             'zones' => count($scene->zones()),
-            'sketch' => SceneSketch::of(
-                $this->design,
-                $this->placingOf(LayoutAt::of($this->design, $scene->id, false)),
-            ),
+            'sketch' => (object) SceneSketch::of($this->design, $placing, $changed),
+            'sketch_order' => $changed === null ? array_map(strval(...), array_keys($placing->seen()->placed)) : null,
         ];
     }
 
@@ -249,16 +256,8 @@ final readonly class BenchAnswer
         return self::written(
             [...Judgement::ofSurface($this->sheet, $this->loaded->area), ...PlanCompiler::ofRound($this->design)],
             array_map(function (Scene $scene) use ($seen): array {
-                $before = $seen->scenes[$scene->id] ?? null;
-                $sameLayouts = $before !== null && $before->own === $scene->own && $before->turned === $scene->turned;
-                $changed = array_values(
-                    array_filter(
-                        $scene->zones(),
-                        fn (string $id) => !($seen->zones[$id] ?? null)?->equals($this->design->zone($id)),
-                    ),
-                );
-
-                if (!$sameLayouts) {
+                $changed = $this->changedIn($scene, $seen);
+                if ($changed === null) {
                     return [$this->compiled($scene), null];
                 }
                 // Panes do not lie over each other.
@@ -271,6 +270,21 @@ final readonly class BenchAnswer
                 return [$this->compiled($scene, SceneCompiler::overlapping($placing, $judged)), $judged];
             }, $scenes),
         );
+    }
+
+    /** @return ?list<string> zones that are others now; null when its layout is */
+    private function changedIn(Scene $scene, Design $seen): ?array
+    {
+        $before = $seen->scenes[$scene->id] ?? null;
+
+        return $before === null || $before->own !== $scene->own || $before->turned !== $scene->turned
+            ? null
+            : array_values(
+                array_filter(
+                    $scene->zones(),
+                    fn (string $id) => !($seen->zones[$id] ?? null)?->equals($this->design->zone($id)),
+                ),
+            );
     }
 
     /** @param ?list<string> $only zones whose plans are wanted */
