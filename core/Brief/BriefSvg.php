@@ -11,6 +11,7 @@ final class BriefSvg
 {
     private const ROOM_MM = [400, 280];
     private const MARGIN_MM = 5;
+    private const LETTERS_MM = 4;
 
     public static function write(BriefSheet $sheet, BriefScene $scene): string
     {
@@ -19,7 +20,7 @@ final class BriefSvg
         $margin = self::MARGIN_MM;
         $wide = self::mm($width + 2 * $margin);
         $high = self::mm($height + 2 * $margin);
-        $title = self::text("{$sheet->design}, {$scene->name}, {$scale->toText()}");
+        $title = self::text("{$sheet->design}, {$scene->name}, {$scene->lasts()}, {$scale->toText()}");
         $svg = "<svg xmlns=\"http://www.w3.org/2000/svg\" width=\"{$wide}mm\" height=\"{$high}mm\"".
             " viewBox=\"-$margin -$margin $wide $high\">\n<title>$title</title>\n".
             self::rect(
@@ -37,10 +38,14 @@ final class BriefSvg
                 "zone-$zone->letter",
                 'fill="#fffdf8" fill-opacity="0.85" stroke="#1d2a33" stroke-width="0.3"',
             );
-            [$x, $y] = $scale->mm($zone->rect);
-            $words = self::text("$zone->letter  {$zone->rect->width} × {$zone->rect->height} px");
-            $at = sprintf('x="%s" y="%s"', self::mm($x + 1.5), self::mm($y + 5));
-            $svg .= "<text $at font-family=\"sans-serif\" font-size=\"4\">$words</text>\n";
+        }
+        $labels = new BriefLabels();
+        foreach (array_reverse($scene->drawn) as $zone) {
+            $words = "$zone->letter  {$zone->rect->width} × {$zone->rect->height} px";
+            [$x, $y] = $labels->place($scale->mm($zone->rect), $words, self::LETTERS_MM);
+            $at = sprintf('x="%s" y="%s"', self::mm($x + 1.5), self::mm($y + 1.25 * self::LETTERS_MM));
+            $size = self::LETTERS_MM;
+            $svg .= "<text $at font-family=\"sans-serif\" font-size=\"$size\">".self::text($words)."</text>\n";
         }
 
         foreach ($sheet->seams as $index => $seam) {

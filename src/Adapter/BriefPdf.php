@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Adapter;
 
+use UpperPane\Core\Brief\BriefLabels;
 use UpperPane\Core\Brief\BriefScale;
 use UpperPane\Core\Brief\BriefScene;
 use UpperPane\Core\Brief\BriefSheet;
@@ -15,6 +16,7 @@ final class BriefPdf
 {
     private const FACE = 'dejavusans';
     private const MARGIN = 12;
+    private const POINT_MM = 25.4 / 72;
     private const ROOM = [273, 118];
     private const TOP = 14;
     private const BLOCK_TOP = 146;
@@ -68,7 +70,13 @@ final class BriefPdf
         $this->pdf->Rect($left, $top, $width, $height);
         $this->pdf->setLineStyle(['width' => 0.3, 'dash' => 0]);
         foreach ($scene->drawn as $zone) {
-            $this->zone($zone, $scale);
+            $this->turned($zone, $scale, fn (float $x, float $y, float $wide, float $high) => $this->pdf->Rect(
+                ...[$x, $y, $wide, $high, 'DF', [], [255, 253, 248]],
+            ));
+        }
+        $labels = new BriefLabels();
+        foreach (array_reverse($scene->drawn) as $zone) {
+            $this->turned($zone, $scale, fn (float ...$box) => $this->label($zone, $box, $labels));
         }
         foreach ($this->sheet->seams as $seam) {
             [$x, $y, $wide, $high] = $scale->mm($seam);
@@ -82,7 +90,8 @@ final class BriefPdf
         $this->titleBlock($scene, $scale);
     }
 
-    private function zone(BriefZone $zone, BriefScale $scale): void
+    /** @param \Closure(float, float, float, float): void $draw its rectangle or what stands in it, upright */
+    private function turned(BriefZone $zone, BriefScale $scale, \Closure $draw): void
     {
         [$x, $y, $width, $height] = $scale->mm($zone->rect);
         [$x, $y] = [$x + self::MARGIN, $y + self::TOP];
@@ -90,16 +99,28 @@ final class BriefPdf
         if ($zone->turnCentidegrees !== 0) {
             $this->pdf->Rotate(-$zone->turnCentidegrees / 100, $x + $width / 2, $y + $height / 2);
         }
-        $this->pdf->Rect($x, $y, $width, $height, 'DF', [], [255, 253, 248]);
-        $points = max(5, min(11, $height * 1.6, $width * 0.55));
-        $this->pdf->setFont(self::FACE, 'B', $points);
-        $this->pdf->Text($x + 0.6, $y + 0.4, "{$zone->letter}  {$zone->rect->width} × {$zone->rect->height} px");
+        $draw($x, $y, $width, $height);
         $this->pdf->StopTransform();
+    }
+
+    /** @param array<float> $box of its zone, in mm */
+    private function label(BriefZone $zone, array $box, BriefLabels $labels): void
+    {
+        [$x, $y, $width, $height] = array_values($box);
+        $points = max(5, min(11, $height * 1.6, $width * 0.55));
+        $words = "{$zone->letter}  {$zone->rect->width} × {$zone->rect->height} px";
+        [$left, $top] = $labels->place([$x, $y, $width, $height], $words, $points * self::POINT_MM);
+        $this->pdf->setFont(self::FACE, 'B', $points);
+        $this->pdf->Text($left + 0.6, $top + 0.4, $words);
     }
 
     private function titleBlock(BriefScene $scene, BriefScale $scale): void
     {
-        $lines = [...$this->sheet->titleBlock($scale->toText()), [Words::of('scene'), $scene->name]];
+        $lines = [
+            ...$this->sheet->titleBlock($scale->toText()),
+            [Words::of('scene'), $scene->name],
+            [Words::of('lasts'), $scene->lasts()],
+        ];
         $this->pdf->setXY(self::MARGIN, self::BLOCK_TOP);
         foreach ($lines as [$word, $value]) {
             $this->pdf->setX(297 - self::MARGIN - 130);

@@ -67,6 +67,33 @@ final class BriefTest extends TestCase
         self::assertSame($factor, (float) $fitting->factor->plain(1));
     }
 
+    /** Zones that share a corner, and one that lies wholly under another: each label can be read. */
+    public function testNoLabelIsPrintedOverAnother(): void
+    {
+        $floats = [];
+        foreach (['f' => [900, 500], 'g' => [700, 300], 'h' => [1920, 1080]] as $zone => [$width, $height]) {
+            $floats[] = Sketch::float($zone, ["{$width}px", "{$height}px"], ['anchor' => 'top-left']);
+        }
+        $file = (string) tempnam(sys_get_temp_dir(), 'brief');
+        file_put_contents($file, BriefPdf::write(Brief::board(...$floats)));
+        $said = self::said(['pdftotext', '-bbox', '-l', '1', $file, '-']);
+        unlink($file);
+        $box = '/xMin="([\d.]+)" yMin="([\d.]+)" xMax="([\d.]+)" yMax="([\d.]+)">([^<]+)</';
+        preg_match_all($box, $said, $words, \PREG_SET_ORDER);
+        $letters = array_filter($words, static fn (array $word) => preg_match('/^[A-F]$/D', $word[5]) === 1);
+        self::assertCount(6, $letters, 'three panes and three floats');
+
+        foreach ($words as $one => $a) {
+            foreach (array_slice($words, $one + 1) as $b) {
+                self::assertFalse(
+                    $a[1] < $b[3] && $b[1] < $a[3] && $a[2] + 1 < $b[4] && $b[2] + 1 < $a[4],
+                    "$a[5] over $b[5]",
+                );
+            }
+        }
+        self::assertMatchesRegularExpression('/Lasts<.*>until<.*>something<.*>else<.*>comes</s', $said);
+    }
+
     public function testManyZonesTakeMorePages(): void
     {
         $splits = [];
