@@ -73,7 +73,7 @@ function keys(event: KeyboardEvent): void {
       <span class="measure" aria-hidden="true">1 : {{ Math.round(1 / (view.scale * 0.2646)) }}</span>
       <button type="button" class="btn btn-sm btn-outline-dark" :aria-label="t('elevation.zoom-out')" @click="zoom(0.8)">−</button>
       <button type="button" class="btn btn-sm btn-outline-dark" :aria-label="t('elevation.zoom-in')" @click="zoom(1.25)">+</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" :disabled="isFitted" @click="fit">{{ t('elevation.fit') }}</button>
+      <button type="button" class="btn btn-sm btn-outline-dark" :aria-disabled="isFitted" @click="fit">{{ t('elevation.fit') }}</button>
     </div>
     <p v-if="!surfaces.length" class="empty-state" :style="{ width: `${width}px`, top: `${height / 3}px` }">{{ t('elevation.empty') }}</p>
   </div>

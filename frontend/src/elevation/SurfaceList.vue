@@ -5,6 +5,7 @@ import type { Elevation } from '../api/surfaces'
 import MendButton from '../document/MendButton.vue'
 import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
+import { goOn } from '../ui/focus'
 import { pixels } from '../ui/format'
 
 /** Nothing is chosen: all surfaces, by group, and what was archived. */
@@ -19,7 +20,10 @@ const inGroup = (group: string | null): Elevation['surfaces'] =>
 
 async function restore(code: string): Promise<void> {
   surfaces.error = null
-  await surfaces.archive(code, false, false).catch((refused: unknown) => void (surfaces.error = refused))
+  await goOn(
+    () => surfaces.archive(code, false, false).catch((refused: unknown) => void (surfaces.error = refused)),
+    () => document.querySelector<HTMLElement>(`[data-surface="${code}"]`),
+  )
 }
 </script>
 
@@ -53,7 +57,9 @@ async function restore(code: string): Promise<void> {
     <ul class="lines">
       <li v-for="one in elevation.archived" :key="one.code" class="line">
         <span>{{ one.name }}</span>
-        <button v-if="session.may('mount')" type="button" class="plain" @click="restore(one.code)">{{ t('elevation.restore') }}</button>
+        <button v-if="session.may('mount')" type="button" class="plain" :data-restore="one.code" @click="restore(one.code)">
+          {{ t('elevation.restore') }}
+        </button>
       </li>
     </ul>
   </template>

@@ -9,6 +9,7 @@ import { useSession } from '../session/session'
 import { useSurfaces } from '../surface/surfaces'
 import FindingLines from '../ui/FindingLines.vue'
 import { inches, listed, metres, millimetres, pixels, timeOfDay } from '../ui/format'
+import { goOn } from '../ui/focus'
 import RefusalNote from '../ui/RefusalNote.vue'
 
 const props = defineProps<{ surface: SurfaceWhole; zone: string }>()
@@ -71,13 +72,17 @@ const duplicate = (): Promise<void> =>
 async function archive(sure: boolean): Promise<void> {
   error.value = null
   inUse.value = ''
-  try {
-    await surfaces.archive(props.surface.code, true, sure)
-    emit('gone')
-  } catch (refused) {
-    if (refused instanceof ProblemError && refused.problem.code === 'surface.in_use') inUse.value = refused.problem.title
-    else error.value = refused
+  const { code } = props.surface
+  const doing = async (): Promise<void> => {
+    try {
+      await surfaces.archive(code, true, sure)
+      emit('gone')
+    } catch (refused) {
+      if (refused instanceof ProblemError && refused.problem.code === 'surface.in_use') inUse.value = refused.problem.title
+      else error.value = refused
+    }
   }
+  await goOn(doing, () => document.querySelector<HTMLElement>(`.questions .btn-primary, [data-restore="${code}"]`))
 }
 </script>
 

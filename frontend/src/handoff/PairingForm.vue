@@ -3,6 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
+import { goOn, goOnAt } from '../ui/focus'
 import { newToken } from '../plan/token'
 import RefusalNote from '../ui/RefusalNote.vue'
 
@@ -14,21 +15,29 @@ const asked = ref(!props.paired)
 const error = ref<unknown>(null)
 const token = newToken()
 
-async function pair(how: { pairing_code: string } | { token: string }): Promise<void> {
+const own = (css: string) => (): HTMLElement | null => document.querySelector<HTMLElement>(`[data-player="${props.player}"] ${css}`)
+async function pair(how: { pairing_code: string } | { token: string }): Promise<boolean> {
   error.value = null
   try {
     await call('POST', `/api/players/${props.player}/pairing`, how)
     typed.value = ''
     asked.value = false
     emit('changed')
+    return true
   } catch (refused) {
     error.value = refused
+    return false
   }
+}
+const pairScreen = (): Promise<boolean> => goOn(() => pair({ pairing_code: typed.value }), own('footer a'))
+function ask(): void {
+  asked.value = true
+  goOnAt(own('.pairing-code'))
 }
 </script>
 
 <template>
-  <form v-if="asked || !paired" class="hand-row" @submit.prevent="pair({ pairing_code: typed })">
+  <form v-if="asked || !paired" class="hand-row" @submit.prevent="pairScreen">
     <label :for="`code-${player}`">{{ t('handoff.code') }}</label>
     <BFormInput
       :id="`code-${player}`"
@@ -43,7 +52,7 @@ async function pair(how: { pairing_code: string } | { token: string }): Promise<
   <RefusalNote :error="error" />
   <footer>
     <slot />
-    <button v-if="paired && !asked" type="button" class="btn btn-sm btn-outline-dark" @click="asked = true">
+    <button v-if="paired && !asked" type="button" class="btn btn-sm btn-outline-dark" @click="ask">
       {{ t('handoff.pair-another') }}
     </button>
     <a v-if="paired" :href="`/play/${player}`" target="_blank" rel="noopener">{{ t('handoff.open-player') }}</a>

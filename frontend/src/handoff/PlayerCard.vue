@@ -8,6 +8,7 @@ import type { PlayerLine, ReleaseLine } from '../api/handoff'
 import { useSession } from '../session/session'
 import PairingForm from './PairingForm.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
+import { goOn } from '../ui/focus'
 import { listed, timeOfDay } from '../ui/format'
 
 const props = defineProps<{ player: PlayerLine; zone: string }>()
@@ -34,10 +35,15 @@ const shownRelease = computed(() => props.player.releases.find((one) => one.rele
 
 async function hand(release: number): Promise<void> {
   const order = { release, after: props.player.after }
-  await act(() =>
-    once(JSON.stringify(order), (made_as) => call('POST', `/api/players/${props.player.code}/hand-off`, { ...order, made_as })),
+  await goOn(
+    async () => {
+      await act(() =>
+        once(JSON.stringify(order), (made_as) => call('POST', `/api/players/${props.player.code}/hand-off`, { ...order, made_as })),
+      )
+      chosen.value = ''
+    },
+    () => document.getElementById(`release-${props.player.code}`),
   )
-  chosen.value = ''
 }
 async function act(work: () => Promise<unknown>): Promise<void> {
   error.value = null

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { call, NoAnswer } from '../api/client'
 import type { MediaLine, MediaNotes } from '../api/types'
 import { useSession } from '../session/session'
+import { goOn, goOnAt } from '../ui/focus'
 import { fileSize, ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useUndoKeys } from '../ui/useUndoKeys'
@@ -92,7 +93,9 @@ const mark = (word: string): Promise<void> =>
   }))
 const used = (media: MediaLine): boolean => media.uses > 0 && media.kind !== 'font'
 const take = (media: MediaLine[]): void => void (media.some(used) ? (asked.value = media) : remove(media))
-const remove = (media: MediaLine[]): Promise<void> =>
+const removed = (): HTMLElement | null => document.querySelector('.place-note.stays button')
+const remove = (media: MediaLine[]): Promise<void> => goOn(() => takeOut(media), removed)
+const takeOut = (media: MediaLine[]): Promise<void> =>
   tried(async () => {
     asked.value = []
     const gone: MediaLine[] = []
@@ -116,11 +119,16 @@ const several = useSeveral(
   () => listed.value,
   () => grid.value,
 )
+function chooseNone(): void {
+  const first = several.chosen.value[0]?.id ?? ''
+  several.clear()
+  goOnAt(() => document.querySelector<HTMLElement>(`[data-media="${first}"] .pick`))
+}
 function keys(event: KeyboardEvent): void {
   if (event.target instanceof HTMLElement && event.target.matches('input:not([type=checkbox]), textarea, select')) return
   const all = (event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a'
   if (all) several.all()
-  else if (event.key === 'Escape' && several.chosen.value.length) several.clear()
+  else if (event.key === 'Escape' && several.chosen.value.length) chooseNone()
   else if (event.key === 'Delete' && several.chosen.value.length && session.may('clear')) take(several.chosen.value)
   else return
   event.preventDefault()
@@ -197,7 +205,7 @@ onMounted(() => void stock.load())
       @file="file"
       @tag="mark"
       @remove="take(several.chosen.value)"
-      @clear="several.clear" />
+      @clear="chooseNone" />
     <BModal
       :model-value="asked.length > 0"
       :title="t('stock.take-title', { name: asked.map((one) => one.name).join(', ') })"
@@ -221,7 +229,7 @@ onMounted(() => void stock.load())
           type="checkbox"
           class="form-check-input pick"
           :checked="several.has(one.id)"
-          :aria-label="t('stock.choose', { name: one.name })"
+          :aria-label="t('stock.choose-one', { name: one.name })"
           @click="several.choose(one.id, ($event.target as HTMLInputElement).checked, $event.shiftKey)" />
         <button v-if="session.may('fill')" type="button" class="btn btn-sm btn-outline-dark" @click="noting = one">
           {{ t('stock.notes') }}

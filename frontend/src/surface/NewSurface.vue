@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { firstField, goOnAt } from '../ui/focus'
 import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -67,6 +68,7 @@ function arrangeFreely(): void {
 }
 const move = (id: string, by: [number, number]): void => void (free.value &&= moved(free.value, id, by))
 onMounted(async () => {
+  goOnAt(firstField('form.column'))
   modes.value = (await call<{ modes: StandardMode[] }>('GET', '/api/modes').catch(() => ({ modes: [] }))).modes
 })
 </script>

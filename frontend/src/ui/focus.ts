@@ -80,6 +80,13 @@ export async function goOn<T>(doing: () => Promise<T>, next: Find): Promise<T> {
   return result
 }
 
+/** Where the work begins in a place that was just opened. */
+export const goOnAt = (begin: Find): void =>
+  void nextTick(() => {
+    const first = begin()
+    if (first) giveFocus(first)
+  })
+
 const usable = (element: HTMLElement | null | undefined): element is HTMLElement =>
   !!element && element.isConnected && !element.matches(':disabled') && element.getClientRects().length > 0
 

@@ -55,4 +55,14 @@ export function useDialogFocus(): void {
     ;(first ?? body?.querySelector<HTMLElement>('button:not(:disabled)'))?.focus()
     if (first instanceof HTMLInputElement && first.type !== 'file') first.select()
   })
+  // Enter in a line does what the dialog is for, as in a form.
+  useEventListener(document, 'keydown', (event) => {
+    const line = event.target instanceof HTMLInputElement && event.target.closest('.modal-body') !== null
+    if (event.key !== 'Enter' || event.defaultPrevented || !line || (event.target as HTMLInputElement).form) return
+    event.preventDefault()
+    ;(event.target as HTMLElement)
+      .closest('.modal')
+      ?.querySelector<HTMLElement>('.modal-footer .btn-primary:not(:disabled)')
+      ?.click()
+  })
 }
