@@ -16,6 +16,11 @@ final class FocusTest extends BrowserCase
     /** Each of its letters is a command of the canvas somewhere. */
     private const WORDS = 'Crew room, floor 1: gtfvm CR-12';
     private const SLOW_MS = 700;
+    private const FIELDS = <<<'JS'
+        const fields = () => [...document.querySelectorAll("aside :is(input, textarea)")].filter(
+            (one) => one.getClientRects().length && !one.disabled && !/checkbox|radio|color|file|range|date/.test(one.type),
+        );
+        JS;
 
     public function testWordsTypedBehindAnActionStandWhereTheyBelong(): void
     {
@@ -121,6 +126,82 @@ final class FocusTest extends BrowserCase
         $page->keys('Evening', Keys::ENTER)->until('a second scene', fn () => count($page->all('[data-scene]')) === 2);
         $page->until('the work goes on', fn () => $page->script('return document.activeElement.matches(".pane-face")'));
         $this->assertAccessible($page);
+    }
+
+    /** Somebody else changes the same design meanwhile: what is being typed stays, and goes on where it was. */
+    public function testWhatIsTypedStaysWhileSomebodyElseEdits(): void
+    {
+        $page = $this->begun('Two at once');
+        $page->press('into columns', '.empty-help')->find('.pane + .pane');
+        $page->click('.pane-face')->press('text', '.empty-help')->find('[data-fill] textarea');
+        $other = $this->page();
+        $other->signIn('ada')->open((string) parse_url($page->browser->getCurrentURL(), \PHP_URL_PATH));
+        $other->find('.pane + .pane');
+        [$half, $rest] = ['Crew room, ', 'floor 1'];
+        $this->type($page, $half);
+        $other->all('.pane-face')[1]->click();
+        $other->press('colour', '.empty-help')->see('saved', '.bench-bar');
+        $page->see('Ada', '.news-note');
+        $this->type($page, $rest);
+
+        $page->until('the words', fn () => $this->words($page) === $half.$rest);
+        $other->see($half.$rest, '.bench-stage');
+        $this->assertZones($page, 2);
+    }
+
+    /** The last letters too: they are kept as the page is left. */
+    public function testAClosedTabTakesNoWordsWithIt(): void
+    {
+        $page = $this->begun('Closed at once');
+        $page->press('text', '.empty-help')->find('[data-fill] textarea');
+        $address = $page->browser->getCurrentURL();
+        $first = $page->browser->getWindowHandle();
+        $page->browser->newWindow();
+        $other = array_values(array_diff($page->browser->getWindowHandles(), [$first]))[0];
+        $page->browser->switchTo()->window($first);
+        $page->find('[data-fill] textarea');
+        $page->script('document.querySelector("[data-fill] textarea").focus()');
+        $page->keys(self::WORDS);
+        $page->browser->close();
+        $page->browser->switchTo()->window($other);
+        $page->browser->get($address);
+
+        $page->see(self::WORDS, '.bench-stage');
+    }
+
+    /** Ten thousand signs pasted into every field of what a zone can show: taken, cut or refused, and all goes on. */
+    public function testTooMuchIsPastedIntoEachField(): void
+    {
+        $page = $this->begun('Too much');
+        $this->expectRefusals('status of 422');
+        foreach (['text', 'clock', 'count-down', 'QR code', 'shape', 'chart', 'web page'] as $kind) {
+            $page->choose('Fill', $kind)->until($kind, fn () => $page->script(
+                'return !document.querySelector(".focus-holder") && document.querySelector(".bench-bar").innerText.includes("saved")',
+            ));
+            $kind === 'chart' && $page->press('Add a row', '.rows');
+            $fields = (int) $page->script(self::FIELDS.'return fields().length');
+            self::assertGreaterThan(3, $fields, $kind);
+            for ($index = 0; $index < $fields; ++$index) {
+                $page->script(
+                    self::FIELDS.
+                        <<<'JS'
+                        const field = fields()[arguments[0]]
+                        field?.focus()
+                        field?.select?.()
+                        document.execCommand("insertText", false, "9x".repeat(5000))
+                        field?.blur()
+                        JS,
+                    $index,
+                );
+                $page->until("$kind $index is answered", fn () => $page->script(
+                    'return !/saving|waits?\b/.test(document.querySelector(".bench-bar").innerText)',
+                ));
+            }
+            $this->assertZones($page, 1);
+        }
+        $page->browser->navigate()->refresh();
+        $page->find('.pane');
+        $this->assertZones($page, 1);
     }
 
     private function begun(string $name): Page

@@ -60,7 +60,7 @@ final class PlacesFocusTest extends BrowserCase
             used.querySelector(".remove").click()
             JS,
         );
-        $page->until('asked', fn () => $this->isAt($page, '.modal.show *'));
+        $page->until('asked', fn () => $this->isAt($page, '.modal.show, .modal.show *'));
         $this->type($page, 'gtfvmCR-');
         $page->keys(Keys::ESCAPE)->gone('.modal.show');
         self::assertCount($count, $page->all('.media-card'));
