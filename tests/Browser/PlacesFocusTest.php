@@ -13,9 +13,11 @@ final class PlacesFocusTest extends BrowserCase
     public function testOnTheElevation(): void
     {
         $page = $this->page();
-        $page->signIn('ada')->click('[data-surface="booking"]')->see('Booking office', 'aside h2');
+        $page->signIn('ada')->tabTo('Booking office, 1920');
         $face = static fn (string $name) => "[data-surface][aria-label^=\"$name,\"]";
         $this->walk($page, [
+            ['chosen', fn () => $page->keys(Keys::ENTER), '[data-surface]'],
+            ['once more: a design for it', fn () => $page->keys(Keys::ENTER), '#new-design'],
             ['closer', fn () => $page->press('Zoom in'), '[aria-label="Zoom in"]'],
             ['all of it', fn () => $page->press('Whole', '.zoom-bar'), '.zoom-bar .btn'],
             ['arranging', fn () => $page->press('Arrange'), '.btn'],

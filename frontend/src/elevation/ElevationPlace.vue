@@ -14,6 +14,7 @@ import ThingColumn from '../ui/ThingColumn.vue'
 import ElevationDrawing from './ElevationDrawing.vue'
 import SurfaceColumn from './SurfaceColumn.vue'
 import SurfaceList from './SurfaceList.vue'
+import { goOnAt } from '../ui/focus'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -26,7 +27,11 @@ const all = computed(() => surfaces.elevation?.surfaces ?? [])
 const code = computed(() => (typeof route.params['surface'] === 'string' ? route.params['surface'] : null))
 const whole = computed(() => (surfaces.whole?.code === code.value ? surfaces.whole : null))
 
-const choose = (wanted: string | null): void => void router.replace({ name: 'elevation', params: { surface: wanted ?? '' } })
+/** A second time, it is for a new design on it. */
+const choose = (wanted: string | null): void => {
+  if (wanted !== null && wanted === code.value) return goOnAt(() => document.getElementById('new-design'))
+  void router.replace({ name: 'elevation', params: { surface: wanted ?? '' } })
+}
 watch(
   code,
   (wanted) => {
