@@ -62,6 +62,10 @@ final class DemoCommand extends Command
         }
         $this->surface($sites['aldermoor'], Harrowmere::jetty(), $designer);
         $media = $this->media($designer, $output);
+        foreach (Styles::all() as $style) {
+            $this->style($style, $designer);
+            $output->writeln($style['name']);
+        }
         foreach (Designs::all($media) as $design) {
             $this->create->onSurface(
                 $design['surface'],
@@ -80,11 +84,6 @@ final class DemoCommand extends Command
             );
             $design['release'] && $this->handOff($design['surface'], $design['id'], $designer);
             $output->writeln($design['name']);
-        }
-
-        foreach (Styles::all() as $style) {
-            $this->style($style, $designer);
-            $output->writeln($style['name']);
         }
         $this->demoPeople->write(
             array_map(
@@ -168,10 +167,9 @@ final class DemoCommand extends Command
     {
         $folder = $this->varDir.'/drawn';
         is_dir($folder) || mkdir($folder, 0o755, true);
-        $font = '/usr/share/fonts/truetype/roboto/unhinted/RobotoTTF/Roboto-Bold.ttf';
         $ids = [];
         foreach (Harrowmere::media() as $name => $draw) {
-            $draw("$folder/$name", $font);
+            $draw("$folder/$name");
             $ids[$name] = ($this->addMedia)('harrowmere', "$folder/$name", $name, $person)['id'];
             $this->inspect->handle(['media' => $ids[$name]]);
             $this->entities->flush();

@@ -67,6 +67,13 @@ final class Designs
             ],
             [
                 'surface' => 'cafe',
+                'id' => DayOnTheLake::ID,
+                'name' => 'A day on the lake',
+                'commands' => DayOnTheLake::commands($media),
+                'release' => false,
+            ],
+            [
+                'surface' => 'cafe',
                 'id' => '0b0c1d00-0000-4000-8000-000000000005',
                 'name' => 'Café menu',
                 'commands' => self::cafe($media),

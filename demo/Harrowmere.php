@@ -182,58 +182,41 @@ final class Harrowmere
         ];
     }
 
-    /** @return array<string, \Closure(string, string): void> file name → what draws it at a path with a font */
+    /** @return array<string, \Closure(string): void> file name → what draws it at a path */
     public static function media(): array
     {
         return [
-            'Lake at dawn.jpg' => static fn (string $path, string $font) => Brush::lake($path, 3960, 2640, 7),
-            'Lake at noon.jpg' => static fn (string $path, string $font) => Brush::lake($path, 2640, 1760, 12),
-            'Harbour at dusk.png' => static fn (string $path, string $font) => Brush::lake($path, 1920, 1080, 20, 250),
-            'Porthole art.png' => static fn (string $path, string $font) => Brush::portholes($path, 1920, 1080),
-            'Totem view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1080, 960, 15, 300),
-            'Lake at noon, tall.jpg' => static fn (string $path, string $font) => Brush::lake($path, 1280, 2160, 12),
-            'Quay at dawn.jpg' => static fn (string $path, string $font) => Brush::lake($path, 800, 800, 7, 250),
-            'Hall view.jpg' => static fn (string $path, string $font) => Brush::lake($path, 3846, 2166, 12),
-            'Lookout by day.jpg' => static fn (string $path, string $font) => Brush::lake($path, 7731, 1760, 12),
-            'Lookout at dusk.jpg' => static fn (string $path, string $font) => Brush::lake($path, 7731, 1760, 20),
-            'Lantern evening poster.png' => static fn (string $path, string $font) => Brush::poster(
-                $path,
-                1320,
-                880,
-                $font,
-                'Lantern evening',
-                'On the long pier, every Friday in March',
-                '#1F3B4D',
-                '#F2C879',
+            'Lake at dawn.jpg' => static fn (string $path) => Motifs::dawn($path, 3960, 2640),
+            'Lake at noon.jpg' => static fn (string $path) => Motifs::noon($path, 2640, 1760),
+            'Harbour at dusk.png' => static fn (string $path) => Motifs::harbour($path, 2640, 1485),
+            'Porthole art.png' => static fn (string $path) => Prints::portholes($path, 1920, 1080),
+            'Totem view.jpg' => static fn (string $path) => Motifs::lighthouse($path, 1080, 960),
+            'Lake at noon, tall.jpg' => static fn (string $path) => Motifs::reeds($path, 1280, 2160),
+            'Quay at dawn.jpg' => static fn (string $path) => Motifs::bollard($path, 800, 800),
+            'Hall view.jpg' => static fn (string $path) => Motifs::islands($path, 3846, 2166),
+            'Lookout by day.jpg' => static fn (string $path) => Motifs::panorama($path, 7731, 1760),
+            'Lookout at dusk.jpg' => static fn (string $path) => Motifs::night($path, 7731, 1760),
+            'Lantern evening poster.png' => static fn (string $path) => Prints::lanterns(
+                ...[$path, 1320, 880, 'Lantern evening', 'On the long pier, every Friday in March'],
             ),
-            'Season pass poster.webp' => static fn (string $path, string $font) => Brush::poster(
-                $path,
-                1320,
-                880,
-                $font,
-                'Season pass',
-                'Cross as often as you like until October',
-                '#F4F1EA',
-                '#A33F28',
+            'Season pass poster.webp' => static fn (string $path) => Prints::ticket(
+                ...[$path, 1320, 880, 'Season pass', 'Cross as often as you like until October'],
             ),
             'Old timetable scan, kept for its lettering, 1000 by 800.jpg' => static fn (
                 string $path,
-                string $font,
-            ) => Brush::poster($path, 1000, 800, $font, '1931', 'Steamers daily', '#E9DDC4', '#4A3B2A'),
-            'Crossing to Ness.mp4' => static fn (string $path, string $font) => Footage::crossing(
-                $path,
-                1600,
-                900,
-                12,
-                12,
-            ),
-            'Evening crossing.webm' => static fn (string $path, string $font) => Footage::crossing(
-                $path,
-                640,
-                360,
-                6,
-                20,
-            ),
+            ) => Prints::timetable($path, 1000, 800, '1931', 'Steamers daily'),
+            'Tides at Harrowmere.zip' => self::page(...),
+            'Crossing to Ness.mp4' => static fn (string $path) => Footage::crossing($path, 1600, 900, 12),
+            'Evening crossing.webm' => static fn (string $path) => Footage::lanterns($path, 640, 360, 6),
         ];
+    }
+
+    /** The page that ships with the app, as somebody would put it into the Stock. */
+    private static function page(string $path): void
+    {
+        $zip = new \ZipArchive();
+        $zip->open($path, \ZipArchive::CREATE | \ZipArchive::OVERWRITE);
+        $zip->addFile(\dirname(__DIR__).'/public/stand-in/tides.html', 'index.html');
+        $zip->close();
     }
 }

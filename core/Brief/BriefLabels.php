@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace UpperPane\Core\Brief;
 
 /**
- * Where the labels of zones stand on a brief sheet: in a corner of their zone, and none over another. What lies in front
- * chooses first.
+ * Where the labels of zones stand on a brief sheet: in a corner of their zone, and none over another. What lies in
+ * front chooses first.
  */
 final class BriefLabels
 {
-    /** Of a letter of a sans face, to its size: no less than DejaVu Sans Bold's mean over letters, figures and signs. */
+    /** Of a letter of a sans face, to its size: no less than DejaVu Sans Bold's mean of letters, figures and signs. */
     private const WIDE = 0.72;
     private const HIGH = 1.25;
 

@@ -81,9 +81,9 @@ final readonly class ZonePlan
     {
         $least = [];
         foreach ($this->items as $item) {
-            $cap = $item->set?->capHeightPx;
-            if ($item->set !== null && $cap !== null && $this->leastCapPx !== null && $cap->compare(Rational::of(0)) > 0) {
-                $perPx = Rational::of($item->set->sizePx)->dividedBy($cap);
+            $set = $item->set;
+            if ($set !== null && $this->leastCapPx !== null && $set->capHeightPx->compare(Rational::of(0)) > 0) {
+                $perPx = Rational::of($set->sizePx)->dividedBy($set->capHeightPx);
                 $least[(string) $item->entry] = Rational::of($this->leastCapPx)->times($perPx)->ceil();
             }
         }

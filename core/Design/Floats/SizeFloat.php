@@ -16,8 +16,9 @@ use UpperPane\Core\Layout\Length;
 use UpperPane\Core\Layout\Typed;
 
 /**
- * `float.size`: width and height, and the offset that goes with them when an edge is dragged. With `ratio` the side that
- * is not another one takes that of the float as it was. Refuses `float.gone`, `float.locked`, `float.no_size`.
+ * `float.size`: width and height, and the offset that goes with them when an edge is dragged. With `ratio`, of one side
+ * that is another the other follows in the ratio that the float had. Refuses `float.gone`, `float.locked`,
+ * `float.no_size`.
  */
 final readonly class SizeFloat implements DesignCommand
 {
@@ -77,7 +78,8 @@ final readonly class SizeFloat implements DesignCommand
         [$typed, $follows] = $isOther(0) ? [0, 1] : [1, 0];
         $sides = [$frame->width, $frame->height];
         $times = $size[$typed]->in($sides[$typed])->dividedBy($before[$typed]->in($sides[$typed]));
-        $size[$follows] = $before[$follows]->holding($before[$follows]->in($sides[$follows])->times($times), $sides[$follows]);
+        $wanted = $before[$follows]->in($sides[$follows])->times($times);
+        $size[$follows] = $before[$follows]->holding($wanted, $sides[$follows]);
 
         return [$size[0], $size[1]];
     }

@@ -41,7 +41,8 @@ final class FloatSizeTest extends TestCase
     {
         $design = self::placed(['777px', '333px']);
         foreach (['123px', '777px'] as $width) {
-            $design = Build::apply($design, self::sizing([$width, self::lengths($design)[1]], ['ratio' => true]))->after;
+            $typed = [$width, self::lengths($design)[1]];
+            $design = Build::apply($design, self::sizing($typed, ['ratio' => true]))->after;
         }
 
         self::assertEqualsWithDelta(333.0, (float) self::lengths($design)[1], 0.01);
