@@ -288,6 +288,7 @@ foreach (['a grid' => $grid, 'hung freely' => $hung] as $how => $shape) {
 
 require __DIR__.'/bench-fills.php';
 require __DIR__.'/bench-stock.php';
+require __DIR__.'/bench-jobs.php';
 
 // (f) panning the Elevation with 60 surfaces, among them a wall of 8 × 6.
 $client->makeSite(60);

@@ -557,6 +557,10 @@ return [
         '“{what}” in {letter} lasts {video_s} s but its entry only {slot_s} s: its end is never seen.',
         'Set the duration to “as long as its content”, or shorten the video.',
     ],
+    'transition.too_long' => [
+        'An entry of {letter} would fade in for {asked_s} s, and takes {takes_s} s: it or the one before lasts no longer.',
+        'Give both more time, or fade for a shorter one.',
+    ],
     'text.overflows' => [
         'The text of {letter} does not fit at {size} px.',
         'Shorten it, let it wrap or shrink, or enlarge the zone.',

@@ -61,15 +61,17 @@ final class History
     }
 
     /**
-     * What keeps a step from being taken back: later steps of others that stand and wrote what it touched.
+     * What keeps a step from being taken back: later steps of others that stand and wrote what it touched, or what
+     * taking it back would touch.
      *
-     * @param iterable<Step> $later steps after the target, in any order
+     * @param iterable<Step> $later   steps after the target, in any order
+     * @param ?Scopes        $undoing what its inverse touches on the head, when that is known
      *
      * @return list<Step> oldest first
      */
-    public static function inTheWay(Step $target, iterable $later): array
+    public static function inTheWay(Step $target, iterable $later, ?Scopes $undoing = null): array
     {
-        $touched = $target->reads->and($target->writes);
+        $touched = $target->reads->and($target->writes, $undoing ?? Scopes::of());
 
         return array_values(
             array_filter(

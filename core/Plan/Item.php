@@ -54,6 +54,13 @@ final readonly class Item
         return $this->with(['entry' => $entry, 'ms' => $ms, 'transition' => $transition]);
     }
 
+    public function enteringWithin(int $ms): self
+    {
+        return $this->transition === null || $this->transition->ms <= $ms
+            ? $this
+            : $this->with(['transition' => $this->transition->atMost($ms)]);
+    }
+
     public function unstyled(string $why): self
     {
         return $this->with(['unstyled' => $why]);

@@ -31,7 +31,7 @@ final readonly class ZoneCompiler
         $size = $placed->rect->size();
         $items =
             $fill instanceof PlaylistFill
-                ? array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->enabled())
+                ? self::inTime(array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->enabled()))
                 : [$this->items->compile($fill, $size)];
         $items = $items === [] ? [$this->items->compile(new EmptyFill(), $size)] : $items;
         $ground = $this->context->ground;
@@ -48,6 +48,24 @@ final readonly class ZoneCompiler
             $this->context->leastCapPx(),
             $clip === null ? null : (new FigureCompiler($this->context))->clip($clip, $size),
         );
+    }
+
+    /**
+     * An entry enters within the shorter of its own time and that of the one before it (model §6).
+     *
+     * @param list<Item> $items
+     *
+     * @return list<Item>
+     */
+    private static function inTime(array $items): array
+    {
+        $timed = [];
+        foreach ($items as $index => $item) {
+            $before = $items[$index === 0 ? count($items) - 1 : $index - 1];
+            $timed[] = $item->enteringWithin(min((int) $item->ms, (int) $before->ms));
+        }
+
+        return $timed;
     }
 
     private function entry(Entry $entry, Size $size): Item

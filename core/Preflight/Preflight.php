@@ -36,6 +36,7 @@ final readonly class Preflight
                 new Rule\Enlarged(),
                 new Rule\CutAway(),
                 new Rule\VideoLongerThanSlot(),
+                new Rule\FadeTooLong(),
                 new Rule\TextOverflows(),
                 new Rule\TextApproximate(),
                 new Rule\OnSeam(),

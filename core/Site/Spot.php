@@ -19,6 +19,12 @@ final class Spot
         return Scope::of('outputs');
     }
 
+    /** Who comes first: without an output map it decides the wiring. */
+    public static function playerOrder(): Scope
+    {
+        return Scope::of('player_order');
+    }
+
     public static function player(string $code): Scope
     {
         return Scope::of('players', $code);

@@ -89,6 +89,7 @@ final class SurfaceKind implements Kind
             $value = static fn (SurfaceSheet $sheet): mixed => match ($root) {
                 'fields' => $sheet->field($name),
                 'players' => $sheet->players[$name] ?? null,
+                'player_order' => array_map(strval(...), array_keys($sheet->players)),
                 default => $sheet->outputs?->toArray(),
             };
             if ($value($theirs) !== $value($mine)) {

@@ -24,7 +24,7 @@ use UpperPane\Core\Surface\SurfaceReader;
  */
 final readonly class SurfaceSheet implements Document
 {
-    public const VERSION = 2;
+    public const VERSION = 3;
     public const KINDS = ['LCD', 'LED', 'projection'];
 
     /** Those that people set one by one. */
@@ -43,6 +43,7 @@ final readonly class SurfaceSheet implements Document
         'archived',
     ];
     public const MOST_OUTPUTS = 64;
+    public const MOST_PLAYERS = 200;
     private const FARTHEST_MM = 1_000_000;
 
     /**
@@ -108,10 +109,6 @@ final readonly class SurfaceSheet implements Document
         $input->keys([...self::FIELDS, 'outputs', 'players', 'version']);
         $surface = SurfaceReader::read($input->child('shape'));
         [$areas, $areaFields] = self::areas($input, $surface);
-        $players = [];
-        foreach ($input->child('players')->members() as $code => $outputs) {
-            $players[$code] = $outputs->asInt(1, self::MOST_OUTPUTS);
-        }
 
         return new self(
             [
@@ -135,8 +132,36 @@ final readonly class SurfaceSheet implements Document
             $surface,
             $areas,
             $input->optional('outputs') === null ? null : OutputMap::parse($input->child('outputs')),
-            $players,
+            self::readPlayers($input->child('players')),
         );
+    }
+
+    /**
+     * In their order: where nobody wired the panels, it decides who feeds which.
+     *
+     * @return array<string, int>
+     */
+    private static function readPlayers(Input $input): array
+    {
+        $players = [];
+        // Before version 3 they were an object, whose order is nobody's promise.
+        if (!array_is_list((array) $input->raw())) {
+            foreach ($input->members() as $code => $outputs) {
+                $players[$code] = $outputs->asInt(1, self::MOST_OUTPUTS);
+            }
+
+            return $players;
+        }
+        foreach ($input->asList(self::MOST_PLAYERS) as $one) {
+            $one->keys(['player', 'outputs']);
+            $code = $one->id('player');
+            if (isset($players[$code])) {
+                throw Refusal::because('player.there', $one->pathTo('player'), ['player' => $code]);
+            }
+            $players[$code] = $one->int('outputs', 1, self::MOST_OUTPUTS);
+        }
+
+        return $players;
     }
 
     /**
@@ -218,7 +243,14 @@ final readonly class SurfaceSheet implements Document
     /** @return array<string, mixed> as it is read, numbers as numbers */
     public function fields(): array
     {
-        return $this->fields + ['outputs' => $this->outputs?->toArray(), 'players' => (object) $this->players];
+        return $this->fields + [
+            'outputs' => $this->outputs?->toArray(),
+            'players' => array_map(
+                static fn (int|string $player, int $outputs) => ['player' => (string) $player, 'outputs' => $outputs],
+                array_keys($this->players),
+                $this->players,
+            ),
+        ];
     }
 
     public function toArray(): array

@@ -30,6 +30,12 @@ final readonly class Transition
         return new self($kind, $kind === 'cut' ? 0 : $fadeMs);
     }
 
+    /** The same, but no longer than that. */
+    public function atMost(int $ms): self
+    {
+        return $this->ms <= $ms ? $this : new self($this->kind, $ms);
+    }
+
     /** @return array{kind: string, ms: int} */
     public function toArray(): array
     {

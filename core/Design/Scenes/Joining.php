@@ -35,7 +35,7 @@ final class Joining
             $scene,
             $zones,
             $before,
-            $joins ? [...$design->round, $scene->id] : $design->round,
+            $joins ? [...$design->round, $scene->id] : null,
             $lettersTaken,
         ))->apply($design);
         if (!$joins) {

@@ -18,7 +18,7 @@ use UpperPane\Core\Design\Zone;
 
 /**
  * `scene.put`: a whole scene that comes, with the zones that only it has, its place in the frieze and the round it
- * comes into. It is how removed scenes come back. Refuses `document.id_taken`, `document.scene_gone`, `document.round`,
+ * comes into; null where it comes into none, and the round stays as it is then. It is how removed scenes come back. Refuses `document.id_taken`, `document.scene_gone`, `document.round`,
  * and what {@see LayoutPut::withZones()} refuses.
  */
 final readonly class PutScene implements DesignCommand
@@ -29,7 +29,7 @@ final readonly class PutScene implements DesignCommand
         private Scene $content,
 /** @var array<string, Zone> */ private array $zones,
         private ?string $before,
-/** @var list<string> */ private array $round,
+/** @var ?list<string> */ private ?array $round,
         private int $lettersTaken = 0,
     ) {
     }
@@ -43,11 +43,13 @@ final readonly class PutScene implements DesignCommand
             $zones[$id] = Zone::parse((string) $id, $zone);
         }
 
+        $round = $input->optional('round');
+
         return new self(
             Scene::parse($input->newId('scene'), $input->child('content')),
             $zones,
             $input->optional('before')?->asId(),
-            array_map(static fn (Input $id) => $id->asId(), $input->list('round', 200, 1)),
+            $round === null ? null : array_map(static fn (Input $id) => $id->asId(), $round->asList(200, 1)),
         );
     }
 
@@ -70,16 +72,17 @@ final readonly class PutScene implements DesignCommand
             ]);
         }
         $design = $design->with(['order' => self::inserted($document, $document->order, $scene->id, $this->before)]);
-        $round = (new SetRound($this->round))->apply($design);
+        $round = $this->round === null || $this->round === $document->round ? null : $this->round;
+        $set = $round === null ? null : (new SetRound($round))->apply($design);
 
         return new Change(
-            $round->after,
-            [new RemoveScene($scene->id, $document->round)],
-            $round->reads->and(Scopes::of(...array_map(Spot::zoneThere(...), $scene->zones()))),
+            $set->after ?? $design,
+            [new RemoveScene($scene->id, $round === null ? null : $document->round)],
+            ($set->reads ?? Scopes::of())->and(Scopes::of(...array_map(Spot::zoneThere(...), $scene->zones()))),
             Scopes::of(
                 Spot::scene($scene->id),
                 Spot::order(),
-                ...$this->round === $document->round ? [] : [Spot::round()],
+                ...$round === null ? [] : [Spot::round()],
                 ...array_map(static fn (int|string $id) => Spot::zone((string) $id), array_keys($this->zones)),
             ),
             ['scene' => $scene->name],

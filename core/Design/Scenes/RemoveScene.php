@@ -56,7 +56,8 @@ final readonly class RemoveScene implements DesignCommand
 
         return new Change(
             $after,
-            [new PutScene($scene, $gone, $follower, $document->round)],
+            // What was in no round comes back into none, whatever that has become.
+            [new PutScene($scene, $gone, $follower, $round === $document->round ? null : $document->round)],
             Scopes::of(),
             Scopes::of(
                 Spot::scene($this->scene),

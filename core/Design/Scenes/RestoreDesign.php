@@ -60,6 +60,8 @@ final readonly class RestoreDesign implements DesignCommand
                 Spot::reflow(),
                 Spot::surfaces(),
                 Spot::archived(),
+                Spot::style(),
+                Spot::still(),
                 Spot::guides(),
                 Spot::lattice(),
                 Spot::order(),

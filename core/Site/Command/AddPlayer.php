@@ -22,15 +22,19 @@ final readonly class AddPlayer implements Command
 {
     public const NAME = 'player.add';
 
-    public function __construct(private string $player, private int $outputs)
+    public function __construct(private string $player, private int $outputs, private ?string $before = null)
     {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['do', 'player', 'outputs']);
+        $input->keys(['do', 'player', 'outputs', 'before']);
 
-        return new self($input->newId('player'), $input->int('outputs', 1, SurfaceSheet::MOST_OUTPUTS));
+        return new self(
+            $input->newId('player'),
+            $input->int('outputs', 1, SurfaceSheet::MOST_OUTPUTS),
+            $input->optional('before')?->asId(),
+        );
     }
 
     public function apply(Document $document): Change
@@ -39,11 +43,21 @@ final readonly class AddPlayer implements Command
             throw Refusal::because('player.there', '/player', ['player' => $this->player]);
         }
 
+        $at = $this->before === null
+            ? count($document->players)
+            : (int) array_search($this->before, array_map(strval(...), array_keys($document->players)), true);
+        if ($this->before !== null && !isset($document->players[$this->before])) {
+            throw Refusal::because('player.gone', '/before', ['player' => $this->before]);
+        }
+
         return new Change(
-            $document->with(['players' => $document->players + [$this->player => $this->outputs]]),
+            $document->with([
+                'players' => array_slice($document->players, 0, $at, true) + [$this->player => $this->outputs]
+                    + $document->players,
+            ]),
             [new RemovePlayer($this->player)],
             Scopes::of(),
-            Scopes::of(Spot::player($this->player)),
+            Scopes::of(Spot::player($this->player), Spot::playerOrder()),
             ['player' => $this->player],
         );
     }
@@ -55,6 +69,7 @@ final readonly class AddPlayer implements Command
 
     public function toArray(): array
     {
-        return ['do' => self::NAME, 'player' => $this->player, 'outputs' => $this->outputs];
+        return ['do' => self::NAME, 'player' => $this->player, 'outputs' => $this->outputs] +
+            ($this->before === null ? [] : ['before' => $this->before]);
     }
 }

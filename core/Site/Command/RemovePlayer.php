@@ -40,11 +40,14 @@ final readonly class RemovePlayer implements Command
             $document->players[$this->player] ??
             throw Refusal::because('player.gone', '/player', ['player' => $this->player]);
 
+        $codes = array_map(strval(...), array_keys($document->players));
+        $follower = $codes[(int) array_search($this->player, $codes, true) + 1] ?? null;
+
         return new Change(
             $document->with(['players' => array_diff_key($document->players, [$this->player => 0])]),
-            [new AddPlayer($this->player, $before)],
+            [new AddPlayer($this->player, $before, $follower)],
             Scopes::of(),
-            Scopes::of(Spot::player($this->player)),
+            Scopes::of(Spot::player($this->player), Spot::playerOrder()),
             ['player' => $this->player],
         );
     }

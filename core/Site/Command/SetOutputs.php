@@ -41,7 +41,7 @@ final readonly class SetOutputs implements Command
             throw Refusal::because('player.gone', '/player', ['player' => $this->player]);
 
         return new Change(
-            $document->with(['players' => [$this->player => $this->outputs] + $document->players]),
+            $document->with(['players' => array_replace($document->players, [$this->player => $this->outputs])]),
             [new self($this->player, $before)],
             Scopes::of(),
             Scopes::of(Spot::player($this->player)),

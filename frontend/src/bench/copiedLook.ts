@@ -17,7 +17,7 @@ const LOOK = [
   'valign',
   'padding',
 ] as const satisfies (keyof TextStyle)[]
-const EFFECTS = ['gradient', 'outline', 'shadow', 'plate', 'type'] as const satisfies (keyof TextStyle)[]
+const EFFECTS = ['gradient', 'outline', 'shadow', 'plate', 'type', 'space'] as const satisfies (keyof TextStyle)[]
 
 export function useCopiedLook() {
   const copy = (style: TextStyle): void => {

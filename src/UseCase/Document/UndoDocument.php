@@ -15,6 +15,7 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\History;
 use UpperPane\Core\Change\Nature;
 use UpperPane\Core\Change\Outcome;
+use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Change\Step;
 
 /**
@@ -54,6 +55,7 @@ final readonly class UndoDocument
             $batch = $this->documents->inverse($id, $target->number, $this->kinds->named($head->kind));
             try {
                 $taken = $batch->apply($head->document);
+                $this->refuseInTheWay($head, $target, $taken->touched());
                 // A history says what was taken back, not how.
                 $outcome = new Outcome(
                     $taken->after,
@@ -90,8 +92,19 @@ final readonly class UndoDocument
         if ($target === null) {
             throw Conflict::because('undo.nothing');
         }
-        $later = $this->documents->since($head->id, $target->number);
-        $inTheWay = History::inTheWay($target, $later);
+        $this->refuseInTheWay($head, $target, null);
+
+        return $target;
+    }
+
+    /**
+     * @param ?Scopes $undoing what its inverse touches
+     *
+     * @throws Conflict `undo.changed_since`
+     */
+    private function refuseInTheWay(LoadedDocument $head, Step $target, ?Scopes $undoing): void
+    {
+        $inTheWay = History::inTheWay($target, $this->documents->since($head->id, $target->number), $undoing);
         if ($inTheWay !== []) {
             $numbers = array_map(static fn (Step $step) => $step->number, $inTheWay);
             $lines = array_filter(
@@ -104,7 +117,5 @@ final readonly class UndoDocument
                 ['between' => array_reverse(array_values($lines))],
             );
         }
-
-        return $target;
     }
 }

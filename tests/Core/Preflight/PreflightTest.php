@@ -28,6 +28,7 @@ final class PreflightTest extends TestCase
         'picture.enlarged' => 'caution',
         'picture.cut' => 'caution',
         'video.longer_than_slot' => 'caution',
+        'transition.too_long' => 'note',
         'playlist.empty' => 'stop',
         'text.overflows' => 'caution',
         'text.approximate' => 'note',
@@ -53,6 +54,12 @@ final class PreflightTest extends TestCase
             Sketch::playlist([[Sketch::video('v'), 5000], [Sketch::colour('#000000'), 1000]]),
             ['video.longer_than_slot'],
         ];
+        $fading = static fn (int $ms, array $fill) => array_replace_recursive($fill, [
+            'entries' => [1 => ['transition' => ['kind' => 'fade', 'ms' => $ms]]],
+        ]);
+        $two = Sketch::playlist([[Sketch::colour('#000000'), 3000], [Sketch::colour('#123456'), 9000]]);
+        yield 'a fade as long as the shorter entry' => [$fading(3000, $two), []];
+        yield 'one ms longer' => [$fading(3001, $two), ['transition.too_long']];
         yield 'a video in full' => [Sketch::playlist([[Sketch::video('v'), null]]), []];
         yield 'an empty playlist' => [Sketch::playlist([]), ['playlist.empty']];
         yield 'text that fits by shrinking' => [Sketch::text(str_repeat('word ', 60), 200, ['min_size' => 12]), []];
