@@ -9,7 +9,7 @@ use Symfony\Component\Process\Process;
 /** Makes the demo's clips: a picture that stands, and what moves over it, put together by ffmpeg. */
 final class Footage
 {
-    private const RATE = 25;
+    private const RATE = 12;
 
     /** The ferry on its way to Ness, rocking. */
     public static function crossing(string $path, int $width, int $height, int $seconds): void

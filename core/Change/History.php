@@ -62,10 +62,10 @@ final class History
 
     /**
      * What keeps a step from being taken back: later steps of others that stand and wrote what it touched, or what
-     * taking it back would touch.
+     * taking it back would write.
      *
      * @param iterable<Step> $later   steps after the target, in any order
-     * @param ?Scopes        $undoing what its inverse touches on the head, when that is known
+     * @param ?Scopes        $undoing what its inverse writes on the head, when that is known
      *
      * @return list<Step> oldest first
      */

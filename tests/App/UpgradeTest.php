@@ -93,7 +93,7 @@ final class UpgradeTest extends ApiCase
                 'name' => $there[$code]['name'],
                 'canvas' => $there[$code]['canvas'],
                 'revision' => $there[$code]['revision'],
-                'players' => $there[$code]['players'],
+                'players' => array_column($there[$code]['players'], 'outputs', 'player'),
             ]);
         }
         $this->signIn('theo');
@@ -106,14 +106,11 @@ final class UpgradeTest extends ApiCase
     {
         $again = $this->step('redo', document: self::CAFE);
         self::assertContains('D', array_column($again['zones'], 'letter'), 'the split that was taken back');
-        $back = $this->step('undo', document: self::CAFE);
-        self::assertNotContains(
-            'D',
-            array_column($this->call('GET', '/api/documents/'.self::CAFE)['zones'], 'letter'),
-        );
+        $refused = $this->step('undo', 409, document: self::CAFE);
+        self::assertSame('undo.changed_since', $refused['code'], 'what somebody else put into it would go with it');
         $edited = $this->edit(
             [['do' => 'zone.name', 'zone' => 'z-right', 'name' => 'Today']],
-            $back['revision'],
+            $again['revision'],
             document: self::CAFE,
         );
         self::assertSame('Today', $edited['documents']['z-right']['name']);

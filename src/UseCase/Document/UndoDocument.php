@@ -55,7 +55,7 @@ final readonly class UndoDocument
             $batch = $this->documents->inverse($id, $target->number, $this->kinds->named($head->kind));
             try {
                 $taken = $batch->apply($head->document);
-                $this->refuseInTheWay($head, $target, $taken->touched());
+                $this->refuseInTheWay($head, $target, $taken->writes);
                 // A history says what was taken back, not how.
                 $outcome = new Outcome(
                     $taken->after,
@@ -98,7 +98,7 @@ final readonly class UndoDocument
     }
 
     /**
-     * @param ?Scopes $undoing what its inverse touches
+     * @param ?Scopes $undoing what its inverse writes
      *
      * @throws Conflict `undo.changed_since`
      */
