@@ -85,7 +85,10 @@ final class BriefTest extends TestCase
 
         foreach ($words as $one => $a) {
             foreach (array_slice($words, $one + 1) as $b) {
-                $meet = static fn (int $low, int $high, float $slack): bool => (float) $a[$low] + $slack < (float) $b[$high] && (float) $b[$low] + $slack < (float) $a[$high];
+                $meet = static fn (int $low, int $high, float $slack): bool => max(
+                    (float) $a[$low] - (float) $b[$high],
+                    (float) $b[$low] - (float) $a[$high],
+                ) < -$slack;
                 self::assertFalse($meet(1, 3, 0) && $meet(2, 4, 1), "$a[5] over $b[5]");
             }
         }

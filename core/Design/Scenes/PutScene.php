@@ -18,8 +18,8 @@ use UpperPane\Core\Design\Zone;
 
 /**
  * `scene.put`: a whole scene that comes, with the zones that only it has, its place in the frieze and the round it
- * comes into; null where it comes into none, and the round stays as it is then. It is how removed scenes come back. Refuses `document.id_taken`, `document.scene_gone`, `document.round`,
- * and what {@see LayoutPut::withZones()} refuses.
+ * comes into; null where it comes into none, and the round stays as it is then. It is how removed scenes come back.
+ * Refuses `document.id_taken`, `document.scene_gone`, `document.round`, and what {@see LayoutPut::withZones()} refuses.
  */
 final readonly class PutScene implements DesignCommand
 {

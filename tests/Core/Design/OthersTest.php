@@ -17,7 +17,9 @@ final class OthersTest extends TestCase
         $design = self::twoInTheRound();
         $turned = ['do' => 'round.set', 'round' => ['s-2', 's-rest']];
         foreach ([
-            ['do' => 'scene.add', 'scene' => 's-3', 'name' => 'Aside', 'zone' => 'c', 'before' => null, 'joins' => false],
+            ['do' => 'scene.add', 'scene' => 's-3', 'name' => 'Aside', 'zone' => 'c', 'before' => null] + [
+                'joins' => false,
+            ],
             [
                 'do' => 'scene.duplicate',
                 'scene' => 's-2',

@@ -15,6 +15,7 @@ use UpperPane\Core\Change\Outcome;
 use UpperPane\Core\Output\Wiring;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Tests\Support\Declared;
 
 /** What holds for every command on a surface's sheet, tried with random sequences of all of them. */
 final class SheetPropertyTest extends TestCase
@@ -42,6 +43,8 @@ final class SheetPropertyTest extends TestCase
                 $inverse = Batch::parse(Input::of(self::plain($outcome->inverse->toArray())), $kind);
                 $back = $inverse->apply($stored);
                 self::assertSame(self::bytes($sheet), self::bytes($back->after), "inverse: $said");
+                self::assertSame([], Declared::beyond($sheet, $outcome, self::place(...)), "writes: $said");
+                self::assertSame([], Declared::beyond($stored, $back, self::place(...)), "inverse writes: $said");
                 $again = $back->inverse->apply($back->after)->after;
                 self::assertSame(self::bytes($outcome->after), self::bytes($again), "redo: $said");
                 $sheet = $outcome->after;
@@ -102,6 +105,20 @@ final class SheetPropertyTest extends TestCase
             $sheet = $one->after ?? $sheet;
         }
         self::assertGreaterThan(100, $tried);
+    }
+
+    /**
+     * @param list<string> $path
+     *
+     * @return ?list<string> a list of players differs when one of them does, or their order
+     */
+    private static function place(array $path): ?array
+    {
+        return match ($path[0]) {
+            'players' => null,
+            'outputs' => ['outputs'],
+            default => ['fields', $path[0]],
+        };
     }
 
     private static function sheet(): SurfaceSheet

@@ -28,6 +28,7 @@ use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
+use UpperPane\Tests\Support\Declared;
 
 /** House styles: what their names make of fills, their contrasts, and the way to design tokens and back. */
 final class HouseStyleTest extends TestCase
@@ -99,6 +100,7 @@ final class HouseStyleTest extends TestCase
         ) {
             $outcome = Batch::parse(Input::of([$command]), $kind)->apply($before);
             self::assertNotSame(self::bytes($before), self::bytes($outcome->after));
+            self::assertSame([], Declared::beyond($before, $outcome, static fn (array $path) => $path));
             self::assertSame(self::bytes($before), self::bytes($outcome->inverse->apply($outcome->after)->after));
             self::assertSame(self::bytes($outcome->after), self::bytes($kind->stored($kind->parts($outcome->after))));
         }
