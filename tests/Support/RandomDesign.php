@@ -56,7 +56,7 @@ final class RandomDesign
     /** @return array<string, mixed> */
     private function ofDesign(Design $design, string $scene, string $new): array
     {
-        $this->earlier ??= $design->toArray();
+        $this->earlier = $this->earlier === null || $this->chance(8) ? $design->toArray() : $this->earlier;
 
         $guide = $design->guides === [] ? 'none' : $this->one(array_map(strval(...), array_keys($design->guides)));
 
@@ -75,7 +75,7 @@ final class RandomDesign
                 ['do' => 'design.style', 'style' => $this->chance(2) ? null : "style-$new"],
                 ['do' => 'design.still', 'still' => $this->chance(2)],
             ]),
-            6 => $this->chance(5)
+            6 => $this->chance(2)
                 ? ['do' => 'design.restore', 'design' => $this->earlier]
                 : ['do' => 'design.name', 'name' => "Called $new"],
             0 => ['do' => 'design.name', 'name' => "Name $new 北京"],

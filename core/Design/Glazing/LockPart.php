@@ -16,7 +16,8 @@ use UpperPane\Core\Layout\Tree;
 
 /**
  * `part.lock`: a part keeps the px it has, whatever is done beside it, until it is unlocked: lines beside it do not
- * move, and no size can be typed. Locked it is sized in px. Refuses `document.part_gone`, and what the layout refuses.
+ * move, and no size can be typed. Locked it is sized in px; `as_is`, it stays written as it is, as when a lock comes
+ * back. Refuses `document.part_gone`, and what the layout refuses.
  */
 final readonly class LockPart implements DesignCommand
 {
@@ -27,16 +28,23 @@ final readonly class LockPart implements DesignCommand
         private bool $turned,
         private string $part,
         private bool $locked,
+        private bool $asIs = false,
     ) {
     }
 
     public static function parse(Input $input): self
     {
-        $input->keys(['do', 'scene', 'layout', 'part', 'locked']);
+        $input->keys(['do', 'scene', 'layout', 'part', 'locked', 'as_is']);
 
         [$scene, $turned] = LayoutAt::fields($input);
 
-        return new self($scene, $turned, $input->id('part'), $input->bool('locked'));
+        return new self(
+            $scene,
+            $turned,
+            $input->id('part'),
+            $input->bool('locked'),
+            $input->has('as_is') && $input->bool('as_is'),
+        );
     }
 
     public function apply(Document $document): Change
@@ -47,18 +55,18 @@ final readonly class LockPart implements DesignCommand
             throw Refusal::because('document.part_gone', '/part', ['part' => $this->part]);
         $part = Tree::find($before->tree(), $this->part);
         $sized = null;
-        if ($this->locked && !$before->layout->isLocked($this->part) && $part?->size()->unit !== SizeUnit::Px) {
+        $was = $before->layout->isLocked($this->part);
+        if ($this->locked && !$this->asIs && !$was && $part?->size()->unit !== SizeUnit::Px) {
             $px = $before->glazing()->rect($this->part)?->length($split->axis) ?? 0;
             $sized = SizePart::px($this->scene, $this->turned, $this->part, $px)->apply($document);
         }
         $at = LayoutAt::of($sized->after ?? $document, $this->scene, $this->turned);
-        $was = $before->layout->isLocked($this->part);
 
         return new Change(
             $at->design->withScene(
                 $at->scene->withLayout($this->turned, $at->layout->withLock($this->part, $this->locked)),
             ),
-            [new self($this->scene, $this->turned, $this->part, $was), ...$sized->inverse ?? []],
+            [new self($this->scene, $this->turned, $this->part, $was, true), ...$sized->inverse ?? []],
             $sized->reads ?? Scopes::of(),
             ($sized->writes ?? Scopes::of())->and(Scopes::of($before->part($this->part))),
             isset($document->zones[$this->part]) ? ['letter' => $document->zone($this->part)->letter()] : [],
@@ -78,6 +86,6 @@ final readonly class LockPart implements DesignCommand
             'layout' => $this->turned ? LayoutAt::TURNED : LayoutAt::OWN,
             'part' => $this->part,
             'locked' => $this->locked,
-        ];
+        ] + ($this->asIs ? ['as_is' => true] : []);
     }
 }
