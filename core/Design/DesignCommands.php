@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Design;
 
+use UpperPane\Core\Base\ByName;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
@@ -84,13 +85,7 @@ final class DesignCommands
     {
         /** @var array<string, class-string<DesignCommand>>|null $known */
         static $known = null;
-        if ($known === null) {
-            $known = [];
-            foreach (self::ALL as $class) {
-                $known[$class::NAME] = $class;
-            }
-        }
 
-        return $known;
+        return $known ??= ByName::each(self::ALL, static fn (string $class): string => $class::NAME);
     }
 }

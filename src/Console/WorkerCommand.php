@@ -21,6 +21,7 @@ use UpperPane\App\Job\Handler;
 use UpperPane\App\Job\Lane;
 use UpperPane\App\Job\LeaseLost;
 use UpperPane\App\Job\Queue;
+use UpperPane\Core\Base\ByName;
 use UpperPane\Core\Base\Refusal;
 
 /** Takes jobs from the table until it is told to stop. Any number may run, on any number of machines. */
@@ -51,11 +52,7 @@ final class WorkerCommand extends Command
         #[TaggedIterator('upper_pane.chore')] private readonly iterable $chores = [],
     ) {
         parent::__construct();
-        $byKind = [];
-        foreach ($handlers as $handler) {
-            $byKind[$handler->kind()] = $handler;
-        }
-        $this->handlers = $byKind;
+        $this->handlers = ByName::each($handlers, static fn (Handler $handler) => $handler->kind());
     }
 
     protected function configure(): void

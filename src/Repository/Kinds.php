@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Repository;
 
+use UpperPane\Core\Base\ByName;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Design\DesignKind;
@@ -20,11 +21,10 @@ final readonly class Kinds
     /** @param Kind<Document> ...$more */
     public function __construct(Kind ...$more)
     {
-        $kinds = [];
-        foreach ([new DesignKind(), new SurfaceKind(), new StartersKind(), new StyleKind(), ...$more] as $kind) {
-            $kinds[$kind->name()] = $kind;
-        }
-        $this->kinds = $kinds;
+        $this->kinds = ByName::each(
+            [new DesignKind(), new SurfaceKind(), new StartersKind(), new StyleKind(), ...$more],
+            static fn (Kind $kind) => $kind->name(),
+        );
     }
 
     /** @return Kind<Document> */
