@@ -69,6 +69,19 @@ final class PlacesFocusTest extends BrowserCase
         $this->assertAccessible($page);
     }
 
+    /** From a finished design to all of its players in four steps. */
+    public function testWhatIsReleasedIsHandedOffAtOnce(): void
+    {
+        $page = $this->page();
+        $page->signIn('ada')->open('/bench/0b0c1d00-0000-4000-8000-000000000007')->find('.pane');
+        $page->press('Release …')->press('Release revision', '.modal');
+        $made = $page->see('is made', '.modal')->getText();
+        self::assertSame(1, preg_match('/Release (\d+) is made/', $made, $release));
+        $this->assertAccessible($page);
+        $page->press('Hand it off now to Quay ribbon', '.modal')->see('Hand-off', 'h1');
+        $page->see("Next boats, release $release[1]", '[data-player="ribbon-1"] dd');
+    }
+
     public function testInHandOff(): void
     {
         $page = $this->page();

@@ -3,6 +3,7 @@ import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
+import { goOn } from '../ui/focus'
 import { useDesign } from './design'
 import { useGlazing } from './useGlazing'
 
@@ -24,7 +25,9 @@ const refused = computed(() => (asked.value && design.refusal instanceof Problem
 async function divide(split: 'columns' | 'rows'): Promise<void> {
   if (typed.value.trim() === '') return
   asked.value = true
-  if (await glazing.divide(props.zone, split, typed.value)) typed.value = ''
+  // The next pane is divided from here, too.
+  const field = (): HTMLElement | null => document.querySelector('.divide input')
+  if (await goOn(() => glazing.divide(props.zone, split, typed.value), field)) typed.value = ''
   else design.refusedHere = true
 }
 const split = computed(() => design.bench.parts[props.zone]?.split ?? '')

@@ -7,6 +7,7 @@ import { useOnce } from '../api/once'
 import type { ReleaseLine } from '../api/handoff'
 import type { Finding } from '../api/types'
 import FindingLines from '../ui/FindingLines.vue'
+import HandOffMade from './HandOffMade.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useDesign } from './design'
 import ReleaseSurfaces from './ReleaseSurfaces.vue'
@@ -51,13 +52,16 @@ async function make(): Promise<void> {
       <RefusalNote :error="error" />
       <FindingLines :findings="stops.map((one) => (one.surface ? { ...one, message: `${one.surface}: ${one.message}` } : one))" />
     </template>
-    <p v-else role="status">{{ t('release.done', { number: String(made.number), count: made.surfaces?.length ?? 1 }) }}</p>
+    <template v-else>
+      <p role="status">{{ t('release.done', { number: String(made.number), count: made.surfaces?.length ?? 1 }) }}</p>
+      <HandOffMade :made="made" :site="design.answer?.surface?.site ?? ''" />
+    </template>
     <template #footer>
       <button type="button" class="btn btn-outline-dark" @click="emit('close')">{{ t('close') }}</button>
       <button v-if="!made" type="button" class="btn btn-primary" @click="make">
         {{ t('release.make', { revision: String(design.revision ?? 0) }) }}
       </button>
-      <RouterLink v-else class="btn btn-primary" :to="{ name: 'hand-off' }">{{ t('release.to-hand-off') }}</RouterLink>
+      <RouterLink v-else class="btn btn-outline-dark" :to="{ name: 'hand-off' }">{{ t('release.to-hand-off') }}</RouterLink>
     </template>
   </BModal>
 </template>
