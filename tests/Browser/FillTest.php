@@ -11,6 +11,29 @@ use UpperPane\Tests\Support\Page;
 /** What a zone can show beside pictures, video and plain text, set by mouse and by keys. */
 final class FillTest extends BrowserCase
 {
+    /** Four pictures, six seconds each, in five steps: the time is asked for next. */
+    public function testSeveralArePutIntoAPaneInTurn(): void
+    {
+        $page = $this->begun('Four in turn', 1);
+        $page->press('Stock', '.tabs')->type('#shelf-search', 'l')->find('.carriable .pick');
+        $pick = array_values($page->all('.carriable .pick'));
+        $pick[0]->click();
+        $page->key('keyDown', Keys::SHIFT);
+        $pick[3]->click();
+        $page->key('keyUp', Keys::SHIFT);
+        $this->assertAccessible($page);
+        $page->press('Put all', '.put-all')->find('.playlist .entry');
+        $page->until('its time has the focus', fn () => $page->script(
+            'return document.activeElement.matches(".playlist input") && !document.querySelector(".focus-holder")',
+        ));
+        $page->keys(Keys::CONTROL.'a'.Keys::NULL, '6', Keys::ENTER);
+
+        $page->until('six seconds each', fn () => preg_match_all('/\b6\.0 s/', implode(' ', array_map(
+            static fn ($entry) => $entry->getText(),
+            $page->all('.playlist .entry-face'),
+        ))) >= 3);
+    }
+
     public function testATextIsStyledItsLookIsCopiedAndItRuns(): void
     {
         $page = $this->begun('Styled', 2);

@@ -21,6 +21,7 @@ import StockShelf from './StockShelf.vue'
 defineProps<{ beside: string[]; styled: string[]; tMs: number }>()
 const emit = defineEmits<{
   put: [zone: string, media: MediaLine]
+  'put-all': [zone: string, media: MediaLine[]]
   beside: [codes: string[], on: boolean]
   style: [id: string, on: boolean]
 }>()
@@ -92,7 +93,7 @@ watch(aside, async (opened, before) => {
         :revision="design.revision"
         :zone="design.answer?.surface?.zone ?? 'UTC'" />
       <ParticularsPanel v-else-if="face === 'particulars'" @stock="face = 'stock'" />
-      <StockShelf v-else @put="(zone, media) => emit('put', zone, media)" />
+      <StockShelf v-else @put="(zone, media) => emit('put', zone, media)" @put-all="(zone, media) => emit('put-all', zone, media)" />
     </div>
   </ThingColumn>
 </template>

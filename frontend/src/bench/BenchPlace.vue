@@ -28,6 +28,7 @@ import { useBeside } from './useBeside'
 import { usePlayhead } from './usePlayhead'
 import { usePut } from './usePut'
 import { useRoundPlay } from './useRoundPlay'
+import { firstField, goOn } from '../ui/focus'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -96,10 +97,15 @@ async function openLayout(scene: string, layout: 'own' | 'turned'): Promise<void
   const start = round.startOf(scene)
   if (start !== null && round.many.value) playhead.seek(start)
 }
-const { put, putFiles, over, inTurn, dismiss, sending } = usePut()
+const { put, putAll, putFiles, over, inTurn, dismiss, sending } = usePut()
 function putAndShow(zone: string, media: MediaLine): void {
   if (design.documents[zone]?.fill.kind !== 'playlist') face.value = 'particulars'
   put(zone, media)
+}
+/** Their time is what is said next. */
+async function putAllAndShow(zone: string, media: MediaLine[]): Promise<void> {
+  face.value = 'particulars'
+  await goOn(() => putAll(zone, media), firstField('.playlist'))
 }
 /** Escape goes back to the face of the column; a field's own Escape stays the field's. */
 function back(event: KeyboardEvent): void {
@@ -150,6 +156,7 @@ onMounted(() => void Promise.all([stock.load(), styles.load()]))
       :styled="beside.styled.value"
       :t-ms="playhead.tMs.value"
       @put="putAndShow"
+      @put-all="putAllAndShow"
       @beside="beside.toggle"
       @style="beside.toggleStyle" />
     <div

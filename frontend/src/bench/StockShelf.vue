@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { computed, ref, toRefs } from 'vue'
+import { computed, ref, toRefs, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import { useSession } from '../session/session'
 import ChooseFiles from '../stock/ChooseFiles.vue'
 import MediaCard from '../stock/MediaCard.vue'
 import { useUploads } from '../stock/uploads'
+import { useSeveral } from '../stock/useSeveral'
 import { ratioText } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useDesign } from './design'
@@ -14,7 +15,7 @@ import { carry } from './stockDrag'
 import { useFloats } from './useFloats'
 import { useScene } from './useScene'
 
-const emit = defineEmits<{ put: [zone: string, media: MediaLine] }>()
+const emit = defineEmits<{ put: [zone: string, media: MediaLine]; 'put-all': [zone: string, media: MediaLine[]] }>()
 const { t } = useI18n()
 const stock = useUploads()
 const design = useDesign()
@@ -42,12 +43,23 @@ const listed = computed(() =>
   ),
 )
 
+const grid = useTemplateRef<HTMLElement>('grid')
+const several = useSeveral(
+  () => listed.value,
+  () => grid.value,
+)
+/** What can stand in a playlist. */
+const shown = computed(() => several.chosen.value.filter((one) => one.state === 'ready' && ['picture', 'video'].includes(one.kind)))
+function putAll(zone: string): void {
+  emit('put-all', zone, shown.value)
+  several.clear()
+}
 const asFloat = (media: MediaLine, [x, y]: [number, number]): Promise<void> => {
   const [width, height] = design.answer?.canvas ?? [4, 4]
   return floats.placeMedium(media, [x * width, y * height])
 }
 function press(media: MediaLine, event: PointerEvent): void {
-  if (event.button !== 0 || !session.may('design') || (event.target as HTMLElement).closest('button')) return
+  if (event.button !== 0 || !session.may('design') || (event.target as HTMLElement).closest('button, input')) return
   event.preventDefault()
   carry(media, event, (target, dropped) => {
     if ('zone' in target) emit('put', target.zone, dropped)
@@ -78,8 +90,27 @@ function press(media: MediaLine, event: PointerEvent): void {
     <p v-if="session.may('fill')"><ChooseFiles /></p>
     <RefusalNote :error="stock.error" />
     <p v-if="stock.loaded && !stock.media.length" class="empty-state">{{ t('stock.empty') }}</p>
-    <div class="media-grid narrow">
-      <MediaCard v-for="one in listed" :key="one.id" dense :media="one" class="carriable" @pointerdown="press(one, $event)">
+    <p v-if="design.zone && shown.length > 1" class="put-all">
+      <button type="button" class="btn btn-sm btn-primary" @click="putAll(design.zone.id)">
+        {{ t('stock.put-all', { count: shown.length, letter: design.zone.letter }) }}
+      </button>
+    </p>
+    <div ref="grid" class="media-grid narrow">
+      <MediaCard
+        v-for="one in listed"
+        :key="one.id"
+        dense
+        :media="one"
+        class="carriable"
+        :class="{ picked: several.has(one.id) }"
+        @pointerdown="press(one, $event)">
+        <input
+          v-if="design.zone && session.may('design') && (one.kind === 'picture' || one.kind === 'video')"
+          type="checkbox"
+          class="form-check-input pick"
+          :checked="several.has(one.id)"
+          :aria-label="t('stock.choose-one', { name: one.name })"
+          @click="several.choose(one.id, ($event.target as HTMLInputElement).checked, $event.shiftKey)" />
         <button
           v-if="design.zone && session.may('design')"
           type="button"
@@ -100,3 +131,14 @@ function press(media: MediaLine, event: PointerEvent): void {
     </div>
   </div>
 </template>
+
+<style scoped>
+.put-all {
+  position: sticky;
+  top: 0;
+  z-index: 2;
+  margin: 0;
+  padding: 0.3rem 0;
+  background: var(--sheet);
+}
+</style>

@@ -13,6 +13,7 @@ interface Over {
 /** Media put into zones: from the Stock, or files dropped straight onto them. */
 export function usePut(): {
   put: (zone: string, media: MediaLine) => void
+  putAll: (zone: string, media: MediaLine[]) => Promise<void>
   putFiles: (event: DragEvent) => Promise<void>
   over: ComputedRef<Over | null>
   inTurn: () => Promise<void>
@@ -57,6 +58,17 @@ export function usePut(): {
     })
   }
 
+  /** Several in turn: behind what the playlist holds, or the only picture that was there. */
+  async function putAll(zone: string, media: MediaLine[]): Promise<void> {
+    const isPlaylist = design.documents[zone]?.fill.kind === 'playlist'
+    last.value = null
+    design.selected = zone
+    await design.send([
+      ...(isPlaylist ? [] : [{ do: 'fill.begin', zone, kind: 'playlist', entry: design.fresh('e') }]),
+      ...media.map((one) => ({ do: 'entry.begin', zone, entry: design.fresh('e'), kind: one.kind, media: one.id })),
+    ] as Command[])
+  }
+
   /** Back to what was there, as the first entry of a playlist, and then what was put over it: one step. */
   async function inTurn(): Promise<void> {
     const one = over.value
@@ -83,5 +95,5 @@ export function usePut(): {
     }
     sending.value = ''
   }
-  return { put, putFiles, over, inTurn, dismiss: () => (last.value = null), sending }
+  return { put, putAll, putFiles, over, inTurn, dismiss: () => (last.value = null), sending }
 }
