@@ -48,7 +48,7 @@ final class DayOnTheLake
             Sketch::float('f-art', ['1920px', '1080px'], $art),
             Sketch::name('f-art', 'Bulkhead'),
             Sketch::fill('f-art', ['ground' => null] + Sketch::picture($media['Porthole art.png'])),
-            Sketch::float('f-next', ['552px', '486px'], $words),
+            Sketch::float('f-next', ['558px', '486px'], $words),
             Sketch::name('f-next', 'Next boat'),
             Sketch::fill('f-next', self::text("Ness\n12:45", 'headline', 'chalk', 'slate', ['align' => 'centre'])),
             Sketch::name('z-words', 'Welcome'),

@@ -148,13 +148,13 @@ final class FillTest extends BrowserCase
         $page->typeIn('Network', 'Harrowmere Guests')->see('modules of', 'aside');
         $this->assertAccessible($page);
 
-        $this->become($page, 1, 'dial');
+        $this->become($page, 1, 'analogue clock');
         $page->find('.pane-dial [data-hand="seconds"]');
         $page->tick('With a second hand');
         $page->until('none', fn () => $page->all('.pane-dial [data-hand="seconds"]') === []);
         $this->assertAccessible($page);
 
-        $this->become($page, 2, 'count');
+        $this->become($page, 2, 'count-down');
         $page->typeIn('Pattern', "H 'hours' mm")->see('hours', '.pane-count');
         $page->typeIn('Pattern', 'W')->see('is no field of a count');
         $this->assertAccessible($page);
@@ -269,7 +269,7 @@ final class FillTest extends BrowserCase
         );
         usort($order, static fn (array $one, array $other) => $one[0] <=> $other[0]);
         self::assertSame([false, true], array_column($order, 1), 'the art is in front');
-        $page->see('707 × 707 px', '#bench-panel .measure');
+        $page->see('706 × 706 px', '#bench-panel .measure');
         self::assertSame('rgba(0, 0, 0, 0)', $page->script(
             'return getComputedStyle(document.querySelector(".pane-float .pane-picture")).backgroundColor',
         ), 'the art is seen through');

@@ -17,6 +17,8 @@ final class PixelTest extends BrowserCase
     private const MOST = 8;
     /** Chromium smooths the edges of a path a little otherwise from layer to layer; what is within them is the same. */
     private const MOST_AT_EDGES = 48;
+    /** A picture that is scaled down is sampled a little otherwise from layer to layer where it has hard edges. */
+    private const MOST_IN_PICTURE = 16;
     private const STAR = [720, 850];
     private const OVER = '.canvas-sheet > :not(.bench-stage), .preview-bar';
     private const CANVAS = [960, 96];
@@ -204,7 +206,11 @@ final class PixelTest extends BrowserCase
                 $far = $there === null
                     ? 0
                     : max(array_map(static fn (int $a, int $b) => abs($a - $b), $colour, $there));
-                $most = $x >= self::STAR[0] && $x < self::STAR[1] ? self::MOST_AT_EDGES : self::MOST;
+                $most = match (true) {
+                    $x >= self::STAR[0] && $x < self::STAR[1] => self::MOST_AT_EDGES,
+                    $x < self::CLIP => self::MOST_IN_PICTURE,
+                    default => self::MOST,
+                };
                 if ($far > $most && count($found) < 5) {
                     $found[] = "$x, $y: ".implode(' ', $colour).' and '.implode(' ', $there);
                 }
