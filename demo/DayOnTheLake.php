@@ -156,6 +156,7 @@ final class DayOnTheLake
             Sketch::name('z-poster', 'Poster'),
             Sketch::fill('z-poster', ['ground' => self::colour('slate')] + Sketch::picture(
                 $media['Lantern evening poster.png'],
+                'contain',
             )),
             Sketch::name('z-count', 'How long still'),
             Sketch::fill('z-count', $count + ['align' => 'centre'] + array_diff_key(
