@@ -111,7 +111,7 @@ final readonly class BenchAnswer
             $this->design->scenes,
             fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen),
         );
-
+        $changes = array_map(fn (Scene $scene) => $this->changedIn($scene, $seen), $scenes);
         $sameLines = $seen->guides === $this->design->guides && $seen->lattice === $this->design->lattice;
 
         return $this->head() + [
@@ -122,10 +122,10 @@ final readonly class BenchAnswer
                 ? null
                 : BenchView::of($this->at, $this->ground, $this->safe(), $this->starters()),
             'scenes' => (object) array_map(
-                fn (Scene $scene) => $this->scene($scene, $this->changedIn($scene, $seen)),
+                fn (Scene $scene) => $this->scene($scene, $changes[$scene->id]),
                 $scenes,
             ),
-            'findings' => $this->findingsOf($scenes, $seen),
+            'findings' => $this->findingsOf($scenes, $changes),
         ] +
             $this->zones(SceneCompiler::zones($this->at, $after, $this->context, $changed));
     }
@@ -247,16 +247,17 @@ final readonly class BenchAnswer
     /**
      * Of scenes and zones that changed: the others' stand as they were said.
      *
-     * @param array<string, Scene> $scenes
+     * @param array<string, Scene>         $scenes
+     * @param array<string, ?list<string>> $changes {@see self::changedIn}
      *
      * @return array{general: list<array<string, mixed>>, scenes: object}
      */
-    private function findingsOf(array $scenes, Design $seen): array
+    private function findingsOf(array $scenes, array $changes): array
     {
         return self::written(
             [...Judgement::ofSurface($this->sheet, $this->loaded->area), ...PlanCompiler::ofRound($this->design)],
-            array_map(function (Scene $scene) use ($seen): array {
-                $changed = $this->changedIn($scene, $seen);
+            array_map(function (Scene $scene) use ($changes): array {
+                $changed = $changes[$scene->id];
                 if ($changed === null) {
                     return [$this->compiled($scene), null];
                 }
