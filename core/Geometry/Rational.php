@@ -20,6 +20,10 @@ final readonly class Rational
 
     public static function of(int $numerator, int $denominator = 1): self
     {
+        // Most numbers are whole: they are in lowest terms.
+        if ($denominator === 1 && $numerator !== \PHP_INT_MIN) {
+            return new self($numerator, 1);
+        }
         if ($denominator === 0) {
             throw new \DivisionByZeroError('A fraction needs a denominator other than 0.');
         }
@@ -34,7 +38,9 @@ final readonly class Rational
     public static function gcd(int $a, int $b): int
     {
         while ($b !== 0) {
-            [$a, $b] = [$b, $a % $b];
+            $rest = $a % $b;
+            $a = $b;
+            $b = $rest;
         }
 
         return max($a, 1);

@@ -38,8 +38,17 @@ export const router = createRouter({
   ],
 })
 
+/** A place's script comes while the server says who is there. */
+function bring(to: RouteLocationNormalized): void {
+  for (const { components } of to.matched) {
+    const load: unknown = components?.['default']
+    if (typeof load === 'function') void (load as () => Promise<unknown>)().catch(() => undefined)
+  }
+}
+
 router.beforeEach(async (to) => {
   const session = useSession()
+  if (!session.me) bring(to)
   await session.load()
   if (to.meta['open']) return true
   if (!session.me) return { name: 'sign-in', query: { to: to.fullPath } }

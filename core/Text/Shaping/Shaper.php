@@ -18,6 +18,8 @@ final class Shaper
     private const LIGATURE = 2;
     private const MARK = 3;
     private const DEEPEST = 6;
+    /** Flags of a lookup by which it passes over glyphs (OpenType 1.9, chapter 2: LookupFlag). */
+    private const PASSING = 0xFF1E;
 
     /** @var array<int, Lookup> */
     private array $lookups = [];
@@ -85,8 +87,11 @@ final class Shaper
                 }
                 continue;
             }
-            for ($at = 0; $at < count($this->glyphs);) {
-                $at = $this->apply($lookup, $at, 0) ?? $at + 1;
+            for ($at = 0; isset($this->glyphs[$at]);) {
+                // Most glyphs are not spoken of: not even a call is made for them.
+                $at = isset($lookup['covered'][$this->glyphs[$at]])
+                    ? $this->apply($lookup, $at, 0) ?? $at + 1
+                    : $at + 1;
             }
         }
     }
@@ -127,7 +132,7 @@ final class Shaper
     private function passesOver(array $lookup, int $glyph): bool
     {
         $flags = $lookup['flags'];
-        if (($flags & 0xFF1E) === 0) {
+        if (($flags & self::PASSING) === 0) {
             return false;
         }
         $class = $this->classes[$glyph] ?? 0;
@@ -145,6 +150,9 @@ final class Shaper
     /** @param Lookup $lookup */
     private function after(array $lookup, int $at, int $step = 1): ?int
     {
+        if (($lookup['flags'] & self::PASSING) === 0) {
+            return isset($this->glyphs[$at + $step]) ? $at + $step : null;
+        }
         do {
             $at += $step;
         } while (isset($this->glyphs[$at]) && $this->passesOver($lookup, $this->glyphs[$at]));
