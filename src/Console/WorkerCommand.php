@@ -30,6 +30,8 @@ final class WorkerCommand extends Command
 {
     /** What looks at files of strangers runs in processes of its own, with less. */
     private const MEMORY = '1G';
+    /** Of 19, the most (POSIX nice). */
+    private const GIVING_WAY = 10;
 
     private bool $stopping = false;
     private bool $away = false;
@@ -77,6 +79,10 @@ final class WorkerCommand extends Command
             $output->writeln('The hard limit of memory (ulimit -Hv) is below 2 GB: give a worker at least so much.');
 
             return Command::FAILURE;
+        }
+        if ($lanes[0] === Lane::Long) {
+            // What takes minutes gives way to what people wait for; the programs that it starts do so too.
+            proc_nice(self::GIVING_WAY);
         }
         foreach ([\SIGTERM, \SIGINT] as $signal) {
             pcntl_signal($signal, function (): void {
