@@ -206,12 +206,7 @@ final class DemoCommand extends Command
             Input::of(['revision' => 1, 'note' => 'First day of the season', 'made_as' => Uuid::v4()->toRfc4122()]),
             $person,
         );
-        $player = $this->entities
-            ->getRepository(Player::class)
-            ->findOneBy([
-                'surface' => $this->entities->getRepository(SurfaceRow::class)->findOneBy(['code' => $surface]),
-            ]);
         $order = ['release' => $release['release'], 'after' => 0, 'made_as' => Uuid::v4()->toRfc4122()];
-        $player === null || ($this->handOver)($player->code, Input::of($order), $person);
+        ($this->handOver)($surface, Input::of($order), $person);
     }
 }

@@ -93,11 +93,11 @@ $client->edit($design, ['do' => 'fill.begin', 'zone' => 'z-'.substr($design, 0, 
 $handed = 0;
 $hand = static function () use ($client, $design, &$handed): void {
     $release = $client->send('POST', "/api/designs/$design/releases", ['revision' => $client->revision($design), 'note' => '', 'made_as' => FaultClient::uuid()]);
-    $client->send('POST', '/api/players/cafe-1/hand-off', ['release' => $release['release'], 'after' => $handed, 'made_as' => FaultClient::uuid()]);
+    $client->send('POST', '/api/surfaces/cafe/hand-off', ['release' => $release['release'], 'after' => $handed, 'made_as' => FaultClient::uuid()]);
     ++$handed;
 };
 $wrong = static function () use ($stack, $query): int {
-    [$key, $number, $sha256] = explode("\t", $query("SELECT p.orders_key, p.orders_number, g.sha256 FROM player p JOIN hand_off h ON h.player_id = p.id JOIN programme g ON g.id = h.programme_id WHERE p.code = 'cafe-1' ORDER BY h.number DESC LIMIT 1"));
+    [$key, $number, $sha256] = explode("\t", $query("SELECT p.orders_key, p.orders_number, g.sha256 FROM player p JOIN hand_off h ON h.surface_id = p.surface_id JOIN programme g ON g.id = h.programme_id WHERE p.code = 'cafe-1' ORDER BY h.number DESC LIMIT 1"));
     $orders = json_decode((string) @file_get_contents("$stack/published/orders/$key.json"), true);
     $programme = (string) @file_get_contents("$stack/published".($orders['programme']['url'] ?? '/none'));
     $plan = json_decode($programme, true)['intervals'][0]['plan'] ?? ['base' => '/none/', 'sha256' => ''];
@@ -105,7 +105,7 @@ $wrong = static function () use ($stack, $query): int {
     return ($orders['number'] ?? 0) === (int) $number && hash('sha256', $programme) === $sha256
         && @hash_file('sha256', "$stack/published{$plan['base']}plan.json") === $plan['sha256'] ? 0 : 1;
 };
-$kept = static fn (): int => (int) $query("SELECT COUNT(*) FROM hand_off h JOIN player p ON p.id = h.player_id WHERE p.code = 'cafe-1'") - $wrong();
+$kept = static fn (): int => (int) $query("SELECT COUNT(*) FROM hand_off h JOIN surface s ON s.id = h.surface_id WHERE s.code = 'cafe'") - $wrong();
 $times = $while($ofFpm, static fn () => array_map($hand, range(1, 40)));
 $until('the orders are right', static fn () => $wrong() === 0, 120);
 $row('PHP killed, hand-offs', $times, $handed, $kept());
@@ -121,7 +121,7 @@ if ($mounted) {
     (new Process(['dd', 'if=/dev/zero', "of=$stack/published/filler", 'bs=1M'], timeout: 60))->run();
     $before = $handed;
     array_map($hand, range(1, 5));
-    $card = static fn (): mixed => array_column($client->send('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code')['cafe-1']['waits'];
+    $card = static fn (): mixed => array_column(array_merge(...array_column($client->send('GET', '/api/sites/harrowmere/hand-off')['surfaces'], 'players')), 'waits', 'code')['cafe-1'];
     $said = $card() !== null;
     echo $said ? '' : "    the card did not say that files wait\n";
     unlink("$stack/published/filler");

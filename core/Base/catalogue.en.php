@@ -713,8 +713,8 @@ return [
         'Choose the surfaces it is released for.',
     ],
     'surface.unknown' => ['No surface of this site has the code “{code}”.', 'Choose one of the list.'],
-    'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the player should show.'],
-    'hand_off.other_surface' => ['The release is not for {surface}, which {player} feeds.', 'Choose one that is, or release the design for it.'],
+    'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the surface should show.'],
+    'hand_off.other_surface' => ['The release is not for {surface}.', 'Choose one that is, or release the design for it.'],
     'publish.unwritten' => [
         'The files for this player could not be written; {free} MB are free on the disk.',
         'It is tried again every minute; make room, and it goes on by itself.',

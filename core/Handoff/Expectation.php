@@ -4,15 +4,19 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Handoff;
 
+use UpperPane\Core\Plan\PlanRef;
+use UpperPane\Core\Plan\Programme;
+
 /**
- * What a released plan says should be shown, to hold a proof against. A report taken within a second of a change may
- * name either side of it.
+ * What a programme says should be shown, to hold a proof against. A report taken within a second of a change may name
+ * either side of it.
  */
 final readonly class Expectation
 {
     private const TOLERANCE_MS = 1000;
 
-    public function __construct(private int $release, private ReleasedPlan $plan, private int $startMs)
+    /** @param \Closure(PlanRef): ReleasedPlan $plans as they were sealed */
+    public function __construct(private Programme $programme, private \Closure $plans)
     {
     }
 
@@ -22,14 +26,28 @@ final readonly class Expectation
      */
     public function differences(Proof $proof): array
     {
-        /** @var array<string, list<array<string, array{letter: string, entry: ?string}>>> $shown by scene */
+        /** @var array<string, list<array<string, array{letter: string, entry: ?string}>>> $shown by plan and scene */
         $shown = [];
+        $said = [];
         foreach ([0, -self::TOLERANCE_MS, self::TOLERANCE_MS] as $slip) {
             $atMs = $proof->atMs + $slip;
-            $shown[$this->plan->sceneAt($atMs, $this->startMs)][] = $this->plan->at($atMs, $this->startMs);
+            $held = $this->programme->at($atMs);
+            $ref = $held->plan ?? $this->programme->idle;
+            if ($ref === null) {
+                continue;
+            }
+            $plan = ($this->plans)($ref);
+            $startMs = $held->startMs ?? 0;
+            $scene = $plan->sceneAt($atMs, $startMs);
+            $shown["$ref->sha256 $scene"][] = $plan->at($atMs, $startMs);
+            $said["$ref->sha256 $scene"] =
+                ($proof->plan ?? $ref->sha256) === $ref->sha256 && ($proof->scene ?? $scene) === $scene;
+        }
+        if ($shown === []) {
+            return [];
         }
         $best = array_column(reset($shown)[0], 'letter');
-        foreach ($proof->scene === null ? $shown : array_intersect_key($shown, [$proof->scene => 0]) as $moments) {
+        foreach (array_intersect_key($shown, array_filter($said)) as $moments) {
             $letters = self::unlike($proof, $moments);
             $best = count($letters) <= count($best) ? $letters : $best;
         }
@@ -37,9 +55,30 @@ final readonly class Expectation
         return $best;
     }
 
+    /** Whether it speaks of this programme; pages of the version before name the release alone. */
+    public function isMeantBy(Proof $proof): bool
+    {
+        return $proof->programme === null
+            ? $proof->release === ($this->programme->at($proof->atMs) ?? $this->programme->intervals[0] ?? null)?->plan->release
+            : $proof->programme === $this->programme->sha256();
+    }
+
     public function proves(Proof $proof): bool
     {
-        return $proof->release === $this->release && $this->differences($proof) === [];
+        return $this->isMeantBy($proof) && $this->names($proof) && $this->differences($proof) === [];
+    }
+
+    /** Whether the plan that it names holds within a second of its instant; a page of the version before names none. */
+    private function names(Proof $proof): bool
+    {
+        foreach ([0, -self::TOLERANCE_MS, self::TOLERANCE_MS] as $slip) {
+            $ref = $this->programme->at($proof->atMs + $slip)->plan ?? $this->programme->idle;
+            if ($proof->plan === null || $proof->plan === $ref?->sha256) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**

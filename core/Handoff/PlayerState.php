@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Handoff;
 
-/** How far the latest work on a player's surface has come. */
+/** How far the programme of a surface has come on one of its players. */
 enum PlayerState: string
 {
-    /** No release was handed off. */
+    /** Nothing was handed off. */
     case Empty = 'empty';
     /** Handed off, no proof of it yet. */
     case Waiting = 'waiting';
@@ -20,11 +20,11 @@ enum PlayerState: string
     public const SILENT_AFTER_MS = 30_000;
 
     /**
-     * @param ?int $ordered the release in force
-     * @param ?int $shown   the release of the last proof
-     * @param ?int $ageMs   how old that proof is
+     * @param ?string $ordered the programme in force, by its SHA-256
+     * @param ?string $shown   the programme of the last proof
+     * @param ?int    $ageMs   how old that proof is
      */
-    public static function of(?int $ordered, ?int $shown, bool $proven, ?int $ageMs): self
+    public static function of(?string $ordered, ?string $shown, bool $proven, ?int $ageMs): self
     {
         return match (true) {
             $ordered === null => self::Empty,
@@ -33,5 +33,21 @@ enum PlayerState: string
             $ageMs === null || $ageMs > self::SILENT_AFTER_MS => self::Silent,
             default => self::Proven,
         };
+    }
+
+    /**
+     * Of a surface: what needs looking at most among its players.
+     *
+     * @param list<self> $players
+     */
+    public static function worst(array $players): self
+    {
+        foreach ([self::Different, self::Silent, self::Waiting, self::Proven] as $state) {
+            if (in_array($state, $players, true)) {
+                return $state;
+            }
+        }
+
+        return self::Empty;
     }
 }

@@ -8,28 +8,35 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
 /**
- * What a player says it shows at an instant of the server's clock: the release, the scene, and the entry of each zone.
- * Values that cannot be are refused, so that a proof on record can be believed.
+ * What a player says it shows at an instant of the server's clock: the programme, its plan and release, the scene, and
+ * the entry of each zone. Values that cannot be are refused, so that a proof on record can be believed.
  */
 final readonly class Proof
 {
     private const MOST_ZONES = 500;
 
-    /** @param array<string, ?string> $zones zone id → entry id; null where the zone shows one thing */
+    /**
+     * @param ?int                   $release   id; null while the idle card shows
+     * @param array<string, ?string> $zones     zone id → entry id; null where the zone shows one thing
+     * @param ?string                $programme SHA-256; null from pages of the version before
+     * @param ?string                $plan      SHA-256; null from pages of the version before
+     */
     private function __construct(
-        public int $release,
+        public ?int $release,
         public int $atMs,
         public int $offsetMs,
         public bool $stepped,
         public array $zones,
         public ?string $scene,
+        public ?string $programme,
+        public ?string $plan,
     ) {
     }
 
     /** @throws Refusal with the place in the report */
     public static function parse(Input $input): self
     {
-        $input->keys(['release', 'at_ms', 'offset_ms', 'stepped', 'zones', 'scene']);
+        $input->keys(['release', 'at_ms', 'offset_ms', 'stepped', 'zones', 'scene', 'programme', 'plan']);
         $zones = [];
         $members = $input->child('zones')->members();
         if (count($members) > self::MOST_ZONES) {
@@ -49,12 +56,14 @@ final readonly class Proof
         }
 
         return new self(
-            $input->int('release', 0, \PHP_INT_MAX),
+            $input->child('release')->isNull() ? null : $input->int('release', 0, \PHP_INT_MAX),
             $input->int('at_ms', 0, \PHP_INT_MAX),
             $input->int('offset_ms', \PHP_INT_MIN, \PHP_INT_MAX),
             $input->bool('stepped'),
             $zones,
             $input->optional('scene')?->asId(),
+            self::hash($input->optional('programme')),
+            self::hash($input->optional('plan')),
         );
     }
 
@@ -68,6 +77,19 @@ final readonly class Proof
             'stepped' => $this->stepped,
             'scene' => $this->scene,
             'zones' => $this->zones,
+            'programme' => $this->programme,
+            'plan' => $this->plan,
         ];
+    }
+
+    private static function hash(?Input $said): ?string
+    {
+        if ($said === null || $said->isNull()) {
+            return null;
+        }
+
+        return preg_match('/^[0-9a-f]{64}$/D', $said->asText(64)) === 1
+            ? $said->asText(64)
+            : throw Refusal::because('input.id', $said->path, ['value' => $said->asText(64)]);
     }
 }

@@ -88,7 +88,7 @@ final readonly class Plan
             ),
             'seams' => array_map(static fn (Rect $seam) => $seam->toArray(), $this->surface->seams),
             'outputs' => array_map(self::output(...), $this->outputs->outputs ?? []),
-            'sheet' => DataSheet::none()->sha256(),
+            'sheet' => DataSheet::KEY,
             'media' => $this->media(),
             'fonts' => $this->fonts(),
         ];

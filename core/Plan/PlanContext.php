@@ -88,6 +88,17 @@ final readonly class PlanContext
         return $this->with(['still' => true, 'drawn' => new Drawn()]);
     }
 
+    /** As at any instant: what is drawn of it never changes. In the zone's first whole day of the epoch. */
+    public function timeless(): self
+    {
+        return $this->with([
+            'fromMs' => 86_400_000,
+            'palette' => null,
+            'still' => true,
+            'drawn' => new Drawn(),
+        ]);
+    }
+
     /** @param array<string, mixed> $otherwise by property: readonly ones cannot be set on a clone before PHP 8.3 */
     private function with(array $otherwise): self
     {

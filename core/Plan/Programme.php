@@ -5,44 +5,87 @@ declare(strict_types=1);
 namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Core\Base\Input;
 
 /**
- * What a surface plays (model §8, §11): sorted UTC intervals, each naming a plan by its hash and where its files lie,
- * the scene or the round that is shown, since when it counts, and the reasons. Immutable and numbered; a player's
- * orders name it.
+ * What a surface plays (model §8, §11), the same for all its players: sorted UTC intervals, each naming a plan by its
+ * hash and where its files lie, since when its showing counts, and the reasons. Where none holds, the idle card does.
+ * Immutable and numbered; players' orders name it.
  */
 final readonly class Programme
 {
-    public const VERSION = 1;
+    /** Version 1 knew no idle card. */
+    public const VERSION = 2;
 
-    /** @param list<array<string, mixed>> $intervals */
-    private function __construct(public string $surface, public int $number, public array $intervals)
-    {
+    /** @param list<Interval> $intervals sorted; none overlaps another */
+    private function __construct(
+        public string $surface,
+        public int $number,
+        public array $intervals,
+        public ?PlanRef $idle,
+    ) {
     }
 
     /**
-     * One release from an instant on, until another programme comes: its round, counted from that instant.
+     * One release from an instant on, until another programme comes: its round, counted from that instant. Where the
+     * same plan holds already, its showing goes on (model §6: a hand-off of something else restarts nothing).
      *
-     * @param array{release: int, number: int, name: string, sha256: string, base: string} $release its id, its number
-     *     in the design, the design's name, the plan's hash, where its files lie
+     * @param ?self $before the programme of the surface that this one follows
      */
-    public static function ofRelease(string $surface, int $number, array $release, int $startMs): self
-    {
-        return new self($surface, $number, [
+    public static function ofRelease(
+        string $surface,
+        int $number,
+        PlanRef $plan,
+        PlanRef $idle,
+        int $fromMs,
+        ?self $before,
+    ): self {
+        $held = $before?->at($fromMs);
+        $goesOn = $held !== null && $held->plan->sha256 === $plan->sha256;
+
+        return new self(
+            $surface,
+            $number,
             [
-                'from_ms' => $startMs,
-                'until_ms' => null,
-                'plan' => $release,
-                'shows' => 'round',
-                'start_ms' => $startMs,
-                'why' => [
+                new Interval($fromMs, null, $goesOn ? $held->startMs : $fromMs, $plan, [
                     [
                         'code' => 'programme.handed_off',
-                        'params' => ['name' => $release['name'], 'number' => $release['number']],
+                        'params' => ['name' => $plan->name, 'number' => $plan->number],
                     ],
-                ],
+                ]),
             ],
-        ]);
+            $idle,
+        );
+    }
+
+    /** @param array<string, mixed> $stored as {@see self::toArray()} wrote it, in this version or the one before */
+    public static function read(array $stored): self
+    {
+        $input = Input::of($stored);
+
+        return new self(
+            $input->text('surface', 60),
+            $input->int('number', 0, \PHP_INT_MAX),
+            array_map(Interval::read(...), $input->list('intervals')),
+            $input->optional('idle') === null ? null : PlanRef::read($input->child('idle')),
+        );
+    }
+
+    /** What holds at an instant; null where nothing does. */
+    public function at(int $atMs): ?Interval
+    {
+        [$low, $high] = [0, count($this->intervals)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            if ($this->intervals[$middle]->fromMs <= $atMs) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+        $held = $this->intervals[$low - 1] ?? null;
+
+        return $held !== null && ($held->untilMs === null || $atMs < $held->untilMs) ? $held : null;
     }
 
     public function sha256(): string
@@ -57,7 +100,8 @@ final readonly class Programme
             'programme' => self::VERSION,
             'surface' => $this->surface,
             'number' => $this->number,
-            'intervals' => $this->intervals,
+            'intervals' => array_map(static fn (Interval $interval) => $interval->toArray(), $this->intervals),
+            'idle' => $this->idle?->toArray(),
         ];
     }
 }

@@ -6,15 +6,16 @@ namespace UpperPane\App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
 
-/** A release given to a player: shown from `startMs` on. The one with the highest number is in force. */
+/** A release given to a surface: shown from `startMs` on. The one with the highest number is in force. */
 #[ORM\Entity, ORM\Table(name: 'hand_off')]
 class HandOff
 {
     #[ORM\Id, ORM\GeneratedValue, ORM\Column]
     public int $id;
 
+    /** @param ?Player $player the only one that it was given to, before surfaces had programmes */
     public function __construct(
-        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Player $player,
+        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public SurfaceRow $surface,
         #[ORM\ManyToOne(targetEntity: Release::class),
             ORM\JoinColumn(name: 'release_id', nullable: false),]
         public Release $release,
@@ -24,6 +25,7 @@ class HandOff
         #[ORM\Column(type: 'datetime_immutable')] public \DateTimeImmutable $at,
         #[ORM\ManyToOne] public ?ProgrammeRow $programme = null,
         #[ORM\Column(length: 36, nullable: true, unique: true)] public ?string $madeAs = null,
+        #[ORM\ManyToOne] public ?Player $player = null,
     ) {
     }
 }

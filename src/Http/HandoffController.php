@@ -15,7 +15,7 @@ use UpperPane\App\UseCase\Handoff\MakeRelease;
 use UpperPane\App\UseCase\Handoff\ShowHandOff;
 use UpperPane\App\UseCase\Player\PairPlayer;
 
-/** Releases, and what each player is given. */
+/** Releases, and what each surface is given. */
 final class HandoffController
 {
     #[Route('/api/designs/{id}/releases', 'design_releases', methods: ['GET'])]
@@ -46,7 +46,7 @@ final class HandoffController
         return new JsonResponse($show($site, $person));
     }
 
-    #[Route('/api/players/{code}/hand-off', 'hand_off_give', methods: ['POST'])]
+    #[Route('/api/surfaces/{code}/hand-off', 'hand_off_give', methods: ['POST'])]
     public function give(
         string $code,
         Request $request,

@@ -8,7 +8,6 @@ use Doctrine\DBAL\LockMode;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
-use UpperPane\App\Entity\Site;
 use UpperPane\App\Entity\SurfaceRow;
 
 /** Looks players up, and what they were handed. */
@@ -32,27 +31,26 @@ final readonly class Players
         return $this->entities->getRepository(Player::class)->findBy(['surface' => $surface], ['id' => 'ASC']);
     }
 
-    /** @return list<Player> */
-    public function at(Site $site): array
-    {
-        /** @var list<Player> */
-        return $this->entities
-            ->createQuery(
-                'SELECT p FROM '.Player::class.' p JOIN p.surface s WHERE s.site = :site ORDER BY p.name, p.id',
-            )
-            ->setParameter('site', $site)
-            ->getResult();
-    }
-
     public function lock(Player $player): void
     {
         $this->entities->refresh($player, LockMode::PESSIMISTIC_WRITE);
     }
 
-    /** The last thing it was handed; that is in force. */
+    /** What is in force for it: what its surface was handed last, or it alone before surfaces had programmes. */
     public function order(Player $player): ?HandOff
     {
-        return $this->entities->getRepository(HandOff::class)->findOneBy(['player' => $player], ['number' => 'DESC']);
+        /** @var list<HandOff> $latest */
+        $latest = $this->entities
+            ->createQuery(
+                'SELECT h FROM '.
+                    HandOff::class.
+                    ' h WHERE h.surface = :surface AND (h.player IS NULL OR h.player = :player) ORDER BY h.number DESC',
+            )
+            ->setParameters(['surface' => $player->surface, 'player' => $player])
+            ->setMaxResults(1)
+            ->getResult();
+
+        return $latest[0] ?? null;
     }
 
     public function handedAs(string $id): ?HandOff
@@ -60,21 +58,18 @@ final readonly class Players
         return $this->entities->getRepository(HandOff::class)->findOneBy(['madeAs' => $id]);
     }
 
-    /** What a surface was handed last, by whichever of its players. */
+    /** What a surface was handed last. */
     public function orderOf(SurfaceRow $surface): ?HandOff
     {
-        /** @var list<HandOff> $latest */
-        $latest = $this->entities
-            ->createQuery(
-                'SELECT h FROM '.
-                    HandOff::class.
-                    ' h JOIN h.player p WHERE p.surface = :surface ORDER BY h.startMs DESC, h.id DESC',
-            )
-            ->setParameter('surface', $surface)
-            ->setMaxResults(1)
-            ->getResult();
+        return $this->handed($surface, 1)[0] ?? null;
+    }
 
-        return $latest[0] ?? null;
+    /** @return list<HandOff> what a surface was handed, the last first */
+    public function handed(SurfaceRow $surface, int $most): array
+    {
+        return $this->entities
+            ->getRepository(HandOff::class)
+            ->findBy(['surface' => $surface], ['number' => 'DESC'], $most);
     }
 
     public function isInUse(Player $player): bool

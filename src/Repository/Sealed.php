@@ -16,8 +16,45 @@ use UpperPane\Core\Base\CanonicalJson;
  */
 final readonly class Sealed
 {
+    /** Kinds of what lies in the table of its own; the plans of releases and the programmes lie with them. */
+    public const PLAN = 'plan';
+    public const SHEET = 'sheet';
+
     public function __construct(private Connection $database)
     {
+    }
+
+    /**
+     * Once, under its hash.
+     *
+     * @param array<string, mixed> $content
+     *
+     * @return string the address of the folder that it is published in, with a slash at its end
+     */
+    public function keep(string $kind, string $sha256, array $content): string
+    {
+        $this->database->executeStatement(
+            'INSERT IGNORE INTO sealed (sha256, kind, folder, content, at) VALUES (?, ?, ?, ?, UTC_TIMESTAMP())',
+            [$sha256, $kind, bin2hex(random_bytes(20)), CanonicalJson::encode($content)],
+        );
+        $folder = (string) $this->database->fetchOne('SELECT folder FROM sealed WHERE sha256 = ?', [$sha256]);
+
+        return "/released/$folder/";
+    }
+
+    /**
+     * @return array{folder: string, content: string} what was kept under a hash
+     *
+     * @throws Unwritten when it is not what was sealed any more
+     */
+    public function kept(string $sha256): array
+    {
+        $row = $this->database->fetchAssociative('SELECT folder, content FROM sealed WHERE sha256 = ?', [$sha256]);
+        if ($row === false || hash('sha256', (string) $row['content']) !== $sha256) {
+            throw Unwritten::broken();
+        }
+
+        return ['folder' => (string) $row['folder'], 'content' => (string) $row['content']];
     }
 
     /** @throws Unwritten when it is not what was sealed any more */

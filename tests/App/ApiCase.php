@@ -155,6 +155,36 @@ abstract class ApiCase extends KernelTestCase
         return ['token' => $token] + $answer;
     }
 
+    /** @return array<string, mixed> what Hand-off says of a surface */
+    protected function handed(string $surface): array
+    {
+        foreach ($this->call('GET', '/api/sites/harrowmere/hand-off', status: 200)['surfaces'] as $line) {
+            if ($line['surface']['code'] === $surface) {
+                return $line;
+            }
+        }
+        self::fail("$surface has no player.");
+    }
+
+    /**
+     * @param ?int $after the number of what it was handed last; null: as Hand-off says
+     *
+     * @return array<string, mixed>
+     */
+    protected function handOff(string $surface, int $release, int $status = 200, ?int $after = null): array
+    {
+        return $this->call(
+            'POST',
+            "/api/surfaces/$surface/hand-off",
+            [
+                'release' => $release,
+                'after' => $after ?? $this->handed($surface)['after'],
+                'made_as' => self::uuid(),
+            ],
+            $status,
+        );
+    }
+
     protected static function database(): Connection
     {
         return self::getContainer()->get('doctrine.dbal.default_connection');

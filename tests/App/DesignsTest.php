@@ -39,8 +39,8 @@ final class DesignsTest extends ApiCase
         ]);
 
         foreach (['gate-2', 'booking'] as $code) {
-            $player = $this->player($code) ?? self::fail('the demo has one');
-            $given = $this->handOver($player, $release['release'], 200);
+            $player = $this->handed($code)['players'][0]['code'];
+            $given = $this->handOff($code, $release['release']);
             self::assertSame($release['release'], $given['ordered']['release']);
             $paired = $this->pair($player);
             $orders = $this->published($paired['orders']);
@@ -51,8 +51,7 @@ final class DesignsTest extends ApiCase
                 "$player gets the plan of its surface",
             );
         }
-        $kiosk = $this->player('kiosk') ?? self::fail('the demo has one');
-        self::assertSame('hand_off.other_surface', $this->handOver($kiosk, $release['release'], 409)['code']);
+        self::assertSame('hand_off.other_surface', $this->handOff('kiosk', $release['release'], 409)['code']);
     }
 
     public function testAReleaseIsStoppedByWhatStopsItOnOneOfItsSurfacesAndNothingIsMade(): void
@@ -184,30 +183,6 @@ final class DesignsTest extends ApiCase
     private static function timeless(array $plan): string
     {
         return (string) preg_replace('/"(from|until)_ms":\d+|"days":\[[\d,]*\]/', '', CanonicalJson::encode($plan));
-    }
-
-    private function player(string $surface): ?string
-    {
-        foreach ($this->call('GET', '/api/sites/harrowmere/hand-off')['players'] as $player) {
-            if ($player['surface']['code'] === $surface) {
-                return $player['code'];
-            }
-        }
-
-        return null;
-    }
-
-    /** @return array<string, mixed> */
-    private function handOver(string $player, int $release, int $status): array
-    {
-        $players = array_column($this->call('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code');
-
-        return $this->call(
-            'POST',
-            "/api/players/$player/hand-off",
-            ['release' => $release, 'after' => $players[$player]['after'], 'made_as' => self::uuid()],
-            $status,
-        );
     }
 
     /** @return array<string, mixed> */

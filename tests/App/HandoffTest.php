@@ -20,12 +20,7 @@ final class HandoffTest extends ApiCase
             ['revision' => 1, 'note' => 'Second', 'made_as' => self::uuid()],
             201,
         );
-        $given = $this->call(
-            'POST',
-            '/api/players/gate-1/hand-off',
-            ['release' => $release['release'], 'after' => 1, 'made_as' => self::uuid()],
-            200,
-        );
+        $given = $this->handOff('gate-1', $release['release'], after: 1);
         $paired = $this->pair('gate-1');
         $orders = json_decode((string) file_get_contents($this->published($paired['orders'])), true);
         $programme = (string) file_get_contents($this->published($orders['programme']['url']));
@@ -42,10 +37,11 @@ final class HandoffTest extends ApiCase
             [$given['ordered']['start_ms'], null, 'round'],
             [$interval['from_ms'], $interval['until_ms'], $interval['shows']],
         );
+        $sheet = $orders['sheets'][$interval['plan']['sha256']][json_decode($plan, true)['sheet']];
         self::assertSame(
-            json_decode($plan, true)['sheet'],
-            hash_file('sha256', $this->published($interval['plan']['base'].'sheet.json')),
-            'the sheet it wants lies beside it',
+            $sheet['sha256'],
+            hash_file('sha256', $this->published($sheet['url'])),
+            'orders say which sheet the key of the plan is',
         );
         self::assertTrue(
             (new Validator())
@@ -72,8 +68,7 @@ final class HandoffTest extends ApiCase
         $this->signIn();
         $paired = $this->pair('gate-1');
         $file = $this->published($paired['orders']);
-        $first = $this->call('GET', '/api/sites/harrowmere/hand-off');
-        $gate = array_column($first['players'], null, 'code')['gate-1'];
+        $gate = $this->handed('gate-1');
         $read = static function () use ($file): array {
             clearstatcache();
 
@@ -86,50 +81,84 @@ final class HandoffTest extends ApiCase
             ['revision' => 1, 'note' => '', 'made_as' => self::uuid()],
             201,
         );
-        $this->call(
-            'POST',
-            '/api/players/gate-1/hand-off',
-            ['release' => $second['release'], 'after' => $gate['after'], 'made_as' => self::uuid()],
-            200,
-        );
+        $this->handOff('gate-1', $second['release']);
         [$next, $later] = $read();
-        $back = $this->call(
-            'POST',
-            '/api/players/gate-1/hand-off',
-            ['release' => $gate['ordered']['release'], 'after' => $gate['after'] + 1, 'made_as' => self::uuid()],
-            200,
-        );
+        $back = $this->handOff('gate-1', $gate['ordered']['release']);
 
         self::assertSame([$number + 1, true], [$next, $later > $time]);
         self::assertSame($gate['ordered']['number'], $back['ordered']['number']);
         self::assertSame(
             'hand_off.changed',
-            $this->call(
-                'POST',
-                '/api/players/gate-1/hand-off',
-                ['release' => $second['release'], 'after' => $gate['after'], 'made_as' => self::uuid()],
-                409,
-            )['code'],
+            $this->handOff('gate-1', $second['release'], 409, $gate['after'])['code'],
             'made on what was there before',
         );
-        self::assertSame(
-            'hand_off.other_surface',
-            $this->call(
-                'POST',
-                '/api/players/gate-2/hand-off',
-                ['release' => $second['release'], 'after' => 0, 'made_as' => self::uuid()],
-                409,
-            )['code'],
+        self::assertSame('hand_off.other_surface', $this->handOff('gate-2', $second['release'], 409)['code']);
+    }
+
+    /**
+     * All players of a surface follow one programme; what shows already goes on from its own start, whatever is handed
+     * off (model §6), and where a player says it shows decides for itself.
+     */
+    public function testPlayersOfASurfaceShareOneProgramme(): void
+    {
+        $this->signIn('ada');
+        $sheet = $this->call('GET', '/api/surfaces/gate-1');
+        $this->edit(
+            [['do' => 'player.add', 'player' => 'gate-1-2', 'outputs' => 1]],
+            $sheet['revision'],
+            document: $sheet['document'],
         );
+        $files = array_map(fn (string $player) => $this->pair($player)['orders'], ['gate-1', 'gate-1-2']);
+        $programmes = fn (): array => array_map(
+            fn (string $orders): array => $this->read($this->read($orders)['programme']['url']),
+            $files,
+        );
+        $first = $programmes();
+        self::assertSame($first[0], $first[1]);
+
+        $again = $this->handOff('gate-1', $this->handed('gate-1')['ordered']['release']);
+        [$one, $two] = $programmes();
+        self::assertSame($one, $two);
+        self::assertSame(
+            [$first[0]['number'] + 1, $first[0]['intervals'][0]['start_ms']],
+            [$one['number'], $one['intervals'][0]['start_ms']],
+            'the same plan goes on',
+        );
+        self::assertGreaterThan($one['intervals'][0]['start_ms'], $one['intervals'][0]['from_ms']);
+        self::assertSame(['waiting', 'waiting'], array_column($again['players'], 'state'));
+
+        $other = $this->call(
+            'POST',
+            '/api/designs/'.self::GATE.'/releases',
+            ['revision' => 1, 'note' => 'Other', 'made_as' => self::uuid()],
+            201,
+        );
+        $this->handOff('gate-1', $other['release']);
+        $new = $programmes()[1]['intervals'][0];
+        self::assertSame($new['from_ms'], $new['start_ms'], 'another plan begins');
+    }
+
+    /** What a player shows where nothing holds is compiled for its surface, and proves itself. */
+    public function testTheIdleCardIsSealedWithTheProgramme(): void
+    {
+        $this->signIn();
+        $this->handOff('gate-1', $this->handed('gate-1')['ordered']['release']);
+        $programme = $this->read($this->read($this->pair('gate-1')['orders'])['programme']['url']);
+        $card = (string) file_get_contents($this->published($programme['idle']['base'].'plan.json'));
+        $plan = json_decode($card, true);
+
+        self::assertSame($programme['idle']['sha256'], hash('sha256', $card));
+        self::assertSame([1080, 1920], $plan['canvas']);
+        self::assertSame('Gate 1 totem', $plan['scenes']['s-idle']['zones'][0]['items'][0]['lines'][0]['text']);
     }
 
     public function testAProofIsHeldAgainstTheRelease(): void
     {
         $this->signIn();
         $paired = $this->pair('gate-1');
-        $gate = array_column($this->call('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code')['gate-1'];
+        $gate = $this->handed('gate-1');
         $shown = array_fill_keys(['z-0b0c1d00', 'z-view', 'z-notice', 'z-clock'], null);
-        $prove = fn (int $release, array $zones) => $this->call(
+        $prove = fn (?int $release, array $zones, array $more = []) => $this->call(
             'POST',
             '/api/play/gate-1/proof',
             [
@@ -138,13 +167,11 @@ final class HandoffTest extends ApiCase
                 'offset_ms' => 0,
                 'stepped' => false,
                 'zones' => $zones,
-            ],
+            ] + $more,
             204,
             ['HTTP_AUTHORIZATION' => 'Bearer '.$paired['token']],
         );
-        $state = fn () => array_column($this->call('GET', '/api/sites/harrowmere/hand-off')['players'], null, 'code')[
-            'gate-1'
-        ];
+        $state = fn () => $this->handed('gate-1')['players'][0];
 
         $prove($gate['ordered']['release'], $shown);
         self::assertSame('proven', $state()['state']);
@@ -152,6 +179,16 @@ final class HandoffTest extends ApiCase
         self::assertSame(['different', ['B']], [$state()['state'], $state()['shows']['differences']]);
         $prove(0, $shown);
         self::assertSame('waiting', $state()['state'], 'another release is no proof of this one');
+
+        $sha256 = $this->read($paired['orders'])['programme']['sha256'];
+        $interval = $this->read($this->read($paired['orders'])['programme']['url'])['intervals'][0];
+        $named = ['programme' => $sha256, 'plan' => $interval['plan']['sha256']];
+        $prove($gate['ordered']['release'], $shown, $named);
+        self::assertSame('proven', $state()['state'], 'by programme and plan');
+        $prove(null, $shown, ['plan' => str_repeat('0', 64)] + $named);
+        self::assertSame('different', $state()['state'], 'another plan than the programme says');
+        $prove($gate['ordered']['release'], $shown, ['programme' => str_repeat('0', 64)] + $named);
+        self::assertSame('waiting', $state()['state'], 'another programme is no proof of this one');
     }
 
     public function testAStopBlocksAReleaseAndAnOldRevisionToo(): void
@@ -198,6 +235,12 @@ final class HandoffTest extends ApiCase
             'Evening crossing.webm',
             array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], null, 'name'),
         );
+    }
+
+    /** @return array<string, mixed> */
+    private function read(string $address): array
+    {
+        return json_decode((string) file_get_contents($this->published($address)), true);
     }
 
     private function published(string $address): string

@@ -173,14 +173,7 @@ final class OpenApiTest extends ApiCase
 
     private function ofPlayers(): void
     {
-        $players = array_column(
-            $this->call('GET', '/api/sites/harrowmere/hand-off', status: 200)['players'],
-            null,
-            'code',
-        );
-        $gate = $players['gate-1'];
-        $given = ['release' => $gate['releases'][0]['release'], 'after' => $gate['after'], 'made_as' => self::uuid()];
-        $this->call('POST', '/api/players/gate-1/hand-off', $given, 200);
+        $this->handOff('gate-1', $this->handed('gate-1')['releases'][0]['release']);
         $this->signIn('theo');
         $token = ['HTTP_AUTHORIZATION' => 'Bearer '.$this->pair('gate-1')['token']];
         $this->raw('GET', '/api/play/gate-1/cards/1', '', $token);

@@ -44,7 +44,8 @@ final class PublishTest extends ApiCase
             $this->orders,
             $programme,
             "{$base}plan.json",
-            "{$base}sheet.json",
+            $this->folder.$content['idle']['base'].'plan.json',
+            $this->folder.$orders['sheets'][$content['intervals'][0]['plan']['sha256']]['s1']['url'],
             ...array_map(static fn (array $media) => $base.$media['sha256'], $plan['media']),
         ];
     }
@@ -80,17 +81,12 @@ final class PublishTest extends ApiCase
         $this->signIn();
         unlink($this->orders);
         mkdir($this->orders);
-        $gate = $this->state();
-        $this->call(
-            'POST',
-            '/api/players/'.self::PLAYER.'/hand-off',
-            ['release' => $gate['releases'][0]['release'], 'after' => $gate['after'], 'made_as' => self::uuid()],
-            200,
-        );
+        $gate = $this->handed(self::PLAYER);
+        $this->handOff(self::PLAYER, $gate['releases'][0]['release']);
         $waiting = $this->state();
         self::assertSame('publish.unwritten', $waiting['waits']['code']);
         self::assertStringContainsString('every minute', $waiting['waits']['mend']);
-        self::assertSame($gate['after'] + 1, $waiting['after'], 'the hand-off stands');
+        self::assertSame($gate['after'] + 1, $this->handed(self::PLAYER)['after'], 'the hand-off stands');
 
         rmdir($this->orders);
         $this->chore();
@@ -101,9 +97,7 @@ final class PublishTest extends ApiCase
     /** @return array<string, mixed> */
     private function state(): array
     {
-        $players = $this->call('GET', '/api/sites/harrowmere/hand-off')['players'];
-
-        return array_column($players, null, 'code')[self::PLAYER];
+        return array_column($this->handed(self::PLAYER)['players'], null, 'code')[self::PLAYER];
     }
 
     private function chore(): void

@@ -73,19 +73,20 @@ final class RaceTest extends TestCase
         ];
         yield 'a hand-off' => [
             static function (): array {
-                $players = self::$crowd->ask('GET', '/api/sites/aldermoor/hand-off')['players'];
-                $player = array_column($players, null, 'code')[self::$surface.'-1'];
+                $surfaces = self::$crowd->ask('GET', '/api/sites/aldermoor/hand-off')['surfaces'];
+                $codes = array_column(array_column($surfaces, 'surface'), 'code');
+                $line = array_combine($codes, $surfaces)[self::$surface];
 
                 return [
-                    '/api/players/'.self::$surface.'-1/hand-off',
+                    '/api/surfaces/'.self::$surface.'/hand-off',
                     [
-                        'release' => $player['releases'][0]['release'],
-                        'after' => $player['after'],
+                        'release' => $line['releases'][0]['release'],
+                        'after' => $line['after'],
                         'made_as' => self::uuid(),
                     ],
                 ];
             },
-            'code',
+            'after',
         ];
     }
 

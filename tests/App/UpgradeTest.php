@@ -118,22 +118,14 @@ final class UpgradeTest extends ApiCase
 
     public function testReleasesStayAsTheyWereSealedAndAreHandedOver(): void
     {
-        $players = array_column(
-            $this->call('GET', '/api/sites/harrowmere/hand-off', null, 200)['players'],
-            null,
-            'code',
-        );
-        $cafe = $players['cafe-1'];
+        $cafe = $this->handed('cafe');
         $sealed = $this->call('GET', "/api/releases/{$cafe['ordered']['release']}/plan", null, 200)['plan'];
 
         self::assertSame(['Café menu', 1, 1], [$cafe['ordered']['name'], $cafe['ordered']['number'], $sealed['plan']]);
-        $given = $this->call(
-            'POST',
-            '/api/players/gate-2/hand-off',
-            ['release' => $players['gate-2']['releases'][0]['release'], 'after' => 0, 'made_as' => self::uuid()],
-            200,
-        );
-        self::assertSame('waiting', $given['state']);
+        $release = $this->handed('gate-2')['releases'][0]['release'];
+        self::assertSame('waiting', $this->handOff('gate-2', $release)['state']);
+        $back = $this->handOff('cafe', $cafe['ordered']['release']);
+        self::assertSame([$cafe['after'] + 1, 1], [$back['after'], $back['ordered']['number']], 'again, and again as 1');
     }
 
     /** @return array<string, array<string, array<string, mixed>>> */

@@ -83,10 +83,10 @@ abstract class BrowserCase extends TestCase
         $page->gone('.modal');
     }
 
-    /** Gives a release, named as the list names it, to a player. */
-    protected function handOff(Page $page, string $player, string $release): void
+    /** Gives a release, named as the list names it, to a surface. */
+    protected function handOff(Page $page, string $surface, string $release): void
     {
-        $card = "[data-player=\"$player\"]";
+        $card = "[data-handed=\"$surface\"]";
         $page->until("$release to choose", function () use ($page, $card, $release) {
             foreach ($page->find("$card select")->findElements(WebDriverBy::tagName('option')) as $option) {
                 if (str_starts_with($option->getText(), $release)) {

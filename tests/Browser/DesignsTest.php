@@ -33,7 +33,7 @@ final class DesignsTest extends BrowserCase
         $page->press('Release revision', '.modal')->see('for 2 surfaces', '.modal');
         $page->press('Go to Hand-off', '.modal')->see('Hand-off', 'h1');
         $page->gone('.modal');
-        $this->handOff($page, 'kiosk-1', 'Season banner, release 1');
+        $this->handOff($page, 'kiosk', 'Season banner, release 1');
         $this->handOff($page, 'gate-2', 'Season banner, release 1');
 
         $page->open('/harrowmere/elevation')->click('[data-surface="gate-2"]')->see('Season banner', 'aside .lines');

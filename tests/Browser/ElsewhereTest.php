@@ -47,7 +47,7 @@ final class ElsewhereTest extends BrowserCase
         $this->assertAccessible($page);
 
         $this->release($page, 'A page');
-        $this->handOff($page, 'cafe-1', 'Pages');
+        $this->handOff($page, 'cafe', 'Pages');
         $window = $this->page(960, 540)->open('/play/cafe-1');
         $this->pair($page, $window, 'cafe-1');
         $frame = $window->find('.pane-web iframe');
@@ -118,7 +118,7 @@ final class ElsewhereTest extends BrowserCase
         $page->click('.pane-face')->press('Stock', '.tabs')->type('#shelf-search', 'board.zip')->press('Put into A');
         $this->assertTides($page);
         $this->release($page, 'Tides');
-        $this->handOff($page, 'cafe-1', 'Tides');
+        $this->handOff($page, 'cafe', 'Tides');
         $window = $this->page(960, 540)->open('/play/cafe-1');
         $this->pair($page, $window, 'cafe-1');
         $this->assertTides($window);
@@ -160,7 +160,7 @@ final class ElsewhereTest extends BrowserCase
         $page->typeIn('Name of the device', 'fake_device_0');
         $page->until('noted', fn () => str_starts_with($page->find('.save-word')->getText(), 'saved'));
         $this->release($page, 'Streams');
-        $this->handOff($page, 'cafe-1', 'Streams');
+        $this->handOff($page, 'cafe', 'Streams');
         $window = $this->page(960, 540)->open('/play/cafe-1');
         $this->pair($page, $window, 'cafe-1');
         $playing = static fn (): array => (array) $window->script(

@@ -82,10 +82,10 @@ final class KeyboardTest extends BrowserCase
             ->keys('By keys')
             ->until(
                 'chosen',
-                fn () => $page->all('[data-player="booking-1"] button[type=submit]:not(:disabled)') !== [],
+                fn () => $page->all('[data-handed="booking"] .hand-row button[type=submit]:not(:disabled)') !== [],
             );
         $page->tabTo('Hand off');
-        $page->keys(Keys::ENTER)->see('By keys, release 1', '[data-player="booking-1"] dd');
+        $page->keys(Keys::ENTER)->see('By keys, release 1', '[data-handed="booking"] dd');
     }
 
     private function focused(Page $page, string $attribute): ?string

@@ -26,7 +26,7 @@ final class OutputWindowTest extends BrowserCase
         $page->press('text', '.empty-help')->type('#bench-panel textarea', $words.$words, Keys::TAB);
         $page->see('Ness', '.bench-stage');
         $this->release($page, 'For two windows');
-        $this->handOff($page, 'lookout-1', 'One line');
+        $this->handOff($page, 'lookout', 'One line');
         $window = $this->page(1920, 1080)->open('/play/lookout-1?output=1');
         $this->pair($page, $window, 'lookout-1');
         $words = [];

@@ -42,7 +42,7 @@ final class PixelTest extends BrowserCase
         $page->keys(Keys::ESCAPE)->gone('.preview-alone');
         $page->press('Back', '.aside-head');
         $this->release($page, 'Px by px');
-        $this->handOff($page, 'ribbon-1', 'Px by px');
+        $this->handOff($page, 'ribbon', 'Px by px');
         $window = $this->page(self::CANVAS[0], 600)->open('/play/ribbon-1');
         $this->pair($page, $window, 'ribbon-1');
         $window->find('.pane-picture img');

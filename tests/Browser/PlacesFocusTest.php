@@ -69,7 +69,7 @@ final class PlacesFocusTest extends BrowserCase
         $this->assertAccessible($page);
     }
 
-    /** From a finished design to all of its players in four steps. */
+    /** From a finished design to all of its surfaces in four steps. */
     public function testWhatIsReleasedIsHandedOffAtOnce(): void
     {
         $page = $this->page();
@@ -79,14 +79,14 @@ final class PlacesFocusTest extends BrowserCase
         self::assertSame(1, preg_match('/Release (\d+) is made/', $made, $release));
         $this->assertAccessible($page);
         $page->press('Hand it off now to Quay ribbon', '.modal')->see('Hand-off', 'h1');
-        $page->see("Next boats, release $release[1]", '[data-player="ribbon-1"] dd');
+        $page->see("Next boats, release $release[1]", '[data-handed="ribbon"] dd');
     }
 
     public function testInHandOff(): void
     {
         $page = $this->page();
-        $page->signIn('ada')->press('Hand-off')->see('Booking office board', '[data-player="booking-1"]');
-        $card = '[data-player="booking-1"]';
+        $page->signIn('ada')->press('Hand-off')->see('Booking office board', '[data-handed="booking"]');
+        $card = '[data-handed="booking"]';
         $page->script("document.querySelector('$card select').value = document.querySelector('$card option:not([disabled])').value; document.querySelector('$card select').dispatchEvent(new Event('change', { bubbles: true }))");
         $this->walk($page, [
             ['handed off', fn () => $page->press('Hand off', $card), "$card select"],

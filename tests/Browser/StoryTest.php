@@ -148,7 +148,7 @@ final class StoryTest extends BrowserCase
         // 9: release, hand off, and a player that proves it.
         $this->release($page, 'Opening day');
         $player = $this->page(1920, 1080);
-        $this->handOff($page, 'booking-1', 'Summer board, release 1');
+        $this->handOff($page, 'booking', 'Summer board, release 1');
         $player->open('/play/booking-1');
         $this->pair($page, $player, 'booking-1');
         $player->until(
@@ -160,8 +160,8 @@ final class StoryTest extends BrowserCase
         );
         $page->until(
             'it is proven',
-            fn () => str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'proven')
-                && !str_contains($page->find('[data-player="booking-1"] .state')->getText(), 'not'),
+            fn () => str_contains($page->find('[data-handed="booking"] .state')->getText(), 'proven')
+                && !str_contains($page->find('[data-handed="booking"] .state')->getText(), 'not'),
             30,
         );
         $this->assertAccessible($page);
@@ -175,10 +175,10 @@ final class StoryTest extends BrowserCase
                 'return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("inner"))',
             ),
         );
-        $page->press('Hand-off')->see('Summer board, revision', '[data-player="booking-1"]');
+        $page->press('Hand-off')->see('Summer board, revision', '[data-handed="booking"]');
         $page->press('Bench')->find('.pane');
         $this->release($page, 'Second thoughts');
-        $this->handOff($page, 'booking-1', 'Summer board, release 2');
+        $this->handOff($page, 'booking', 'Summer board, release 2');
         $player->until(
             'the player takes the new release whole',
             fn () => $player->script(
@@ -186,7 +186,7 @@ final class StoryTest extends BrowserCase
             ),
             30,
         );
-        $page->press('Roll back to release 1', '[data-player="booking-1"]');
+        $page->press('Roll back to release 1', '[data-handed="booking"]');
         $player->until(
             'the player is rolled back',
             fn () => $player->script(

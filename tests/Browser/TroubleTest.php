@@ -204,7 +204,7 @@ final class TroubleTest extends BrowserCase
         $page->until(
             'it is proven',
             fn () => str_contains($page->find('[data-player="gate-1"]')->getText(), 'its clock was stepped')
-                && $page->all('[data-player="gate-1"] .state.proven') !== [],
+                && $page->all('[data-handed="gate-1"] .state.proven') !== [],
             30,
         );
         $this->close($page);
@@ -249,7 +249,7 @@ final class TroubleTest extends BrowserCase
         $design = '0b0c1d00-0000-4000-8000-000000000004';
         $as = static fn () => ['made_as' => Uuid::v4()->toRfc4122()];
         $release = $post("/api/designs/$design/releases", ['revision' => 1, 'note' => ''] + $as());
-        $given = $post('/api/players/hall-1/hand-off', ['release' => $release['release'], 'after' => 1] + $as());
+        $given = $post('/api/surfaces/hall/hand-off', ['release' => $release['release'], 'after' => 1] + $as());
         $player = $this->page();
         $player->open('/play/hall-1');
         $this->pair($page, $player, 'hall-1');

@@ -294,7 +294,7 @@ final class BenchClient
                 'note' => '',
                 'made_as' => self::uuid(),
             ])['release'];
-            $this->call('POST', "/api/players/$surface-1/hand-off", [
+            $this->call('POST', "/api/surfaces/$surface/hand-off", [
                 'release' => $release,
                 'after' => 0,
                 'made_as' => self::uuid(),

@@ -1,4 +1,6 @@
-/** What the server says of releases and players. */
+import { call } from './client'
+
+/** What the server says of releases, surfaces and players. */
 export type PlayerState = 'empty' | 'waiting' | 'proven' | 'different' | 'silent'
 
 export interface ReleaseLine {
@@ -13,20 +15,20 @@ export interface ReleaseLine {
   surfaces?: { code: string; name: string }[]
 }
 
+type Ordered = ReleaseLine & { start_ms: number; by: string }
+
 export interface PlayerLine {
   code: string
   name: string
-  surface: { code: string; name: string }
   paired: boolean
   /** Why its files are not there yet. */
   waits: { message: string; mend: string } | null
   state: PlayerState
-  after: number
-  ordered: (ReleaseLine & { start_ms: number; by: string }) | null
-  /** What rolling back would bring. */
-  before: ReleaseLine | null
+  /** Where it was handed something else than its surface, before surfaces had programmes. */
+  apart: Ordered | null
   shows: {
-    release: number
+    /** null: the idle card. */
+    release: number | null
     received_ms: number
     proven: boolean
     differences: string[]
@@ -34,6 +36,32 @@ export interface PlayerLine {
     offset_ms: number
     stepped: boolean
   } | null
+}
+
+/** What a surface should and could show, and what its players say. */
+export interface SurfaceLine {
+  surface: { code: string; name: string }
+  state: PlayerState
+  after: number
+  ordered: Ordered | null
+  /** What rolling back would bring. */
+  before: ReleaseLine | null
   unreleased: { id: string; name: string; revision: number; released: number | null }[]
   releases: ReleaseLine[]
+  players: PlayerLine[]
+}
+
+export const handedAt = (site: string): Promise<{ zone: string; surfaces: SurfaceLine[] }> =>
+  call('GET', `/api/sites/${site}/hand-off`)
+
+/** Gives a release to a surface; `once` sends the same order only once, whatever became of its answer. */
+export function handOff(
+  line: Pick<SurfaceLine, 'surface' | 'after'>,
+  release: number,
+  once: (order: string, send: (madeAs: string) => Promise<unknown>) => Promise<unknown>,
+): Promise<unknown> {
+  const order = { release, after: line.after }
+  return once(JSON.stringify([line.surface.code, order]), (made_as) =>
+    call('POST', `/api/surfaces/${line.surface.code}/hand-off`, { ...order, made_as }),
+  )
 }

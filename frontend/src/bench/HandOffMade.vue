@@ -2,13 +2,12 @@
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
-import { call } from '../api/client'
-import type { PlayerLine, ReleaseLine } from '../api/handoff'
+import { handedAt, handOff, type ReleaseLine } from '../api/handoff'
 import { useOnce } from '../api/once'
 import { useSession } from '../session/session'
 import RefusalNote from '../ui/RefusalNote.vue'
 
-/** What was just released, handed off at once to every player of the surfaces that it is for. */
+/** What was just released, handed off at once to every surface that it is for. */
 const props = defineProps<{ made: ReleaseLine; site: string }>()
 const { t } = useI18n()
 const router = useRouter()
@@ -21,14 +20,9 @@ async function hand(): Promise<void> {
   error.value = null
   busy.value = true
   try {
-    const { players } = await call<{ players: PlayerLine[] }>('GET', `/api/sites/${props.site}/hand-off`)
-    const wanted = players.filter((player) => props.made.surfaces?.some((one) => one.code === player.surface.code))
-    for (const player of wanted) {
-      const order = { release: props.made.release, after: player.after }
-      await once(JSON.stringify([player.code, order]), (made_as) =>
-        call('POST', `/api/players/${player.code}/hand-off`, { ...order, made_as }),
-      )
-    }
+    const { surfaces } = await handedAt(props.site)
+    const wanted = surfaces.filter((line) => props.made.surfaces?.some((one) => one.code === line.surface.code))
+    for (const line of wanted) await handOff(line, props.made.release, once)
     await router.push({ name: 'hand-off' })
   } catch (refused) {
     error.value = refused

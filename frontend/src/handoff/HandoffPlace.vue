@@ -1,15 +1,14 @@
 <script setup lang="ts">
 import { onMounted, onUnmounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { call } from '../api/client'
-import type { PlayerLine } from '../api/handoff'
+import { handedAt, type SurfaceLine } from '../api/handoff'
 import { useSession } from '../session/session'
 import RefusalNote from '../ui/RefusalNote.vue'
-import PlayerCard from './PlayerCard.vue'
+import SurfaceCard from './SurfaceCard.vue'
 
 const { t } = useI18n()
 const session = useSession()
-const players = ref<PlayerLine[]>([])
+const surfaces = ref<SurfaceLine[]>([])
 const zone = ref('UTC')
 const error = ref<unknown>(null)
 const LOOK_MS = 2000
@@ -18,8 +17,8 @@ let timer: ReturnType<typeof setTimeout> | undefined
 async function load(): Promise<void> {
   clearTimeout(timer)
   try {
-    const answer = await call<{ zone: string; players: PlayerLine[] }>('GET', `/api/sites/${session.slug}/hand-off`)
-    players.value = answer.players
+    const answer = await handedAt(session.slug)
+    surfaces.value = answer.surfaces
     zone.value = answer.zone
     error.value = null
   } catch (refused) {
@@ -38,6 +37,8 @@ onUnmounted(() => clearTimeout(timer))
       <p class="hint">{{ t('handoff.hint') }}</p>
     </div>
     <RefusalNote :error="error" />
-    <div class="player-grid"><PlayerCard v-for="player in players" :key="player.code" :player="player" :zone="zone" @changed="load" /></div>
+    <div class="player-grid">
+      <SurfaceCard v-for="line in surfaces" :key="line.surface.code" :line="line" :zone="zone" @changed="load" />
+    </div>
   </section>
 </template>

@@ -51,7 +51,6 @@ function ask(): void {
   </form>
   <RefusalNote :error="error" />
   <footer>
-    <slot />
     <button v-if="paired && !asked" type="button" class="btn btn-sm btn-outline-dark" @click="ask">
       {{ t('handoff.pair-another') }}
     </button>

@@ -1,18 +1,22 @@
 import { isUploaded, loadFace } from '../plan/faces'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
-import type { Held, Identity, Interval } from './store'
+import type { Held, Identity, Interval, PlanRef, Sheets } from './store'
 import { verified } from './verified'
 
 /** Orders name a programme; those written before there were programmes, and not yet written again, a release. */
 interface Orders {
   number: number
   programme?: { number: number; sha256: string; url: string } | null
+  /** By plan and key; a list, always empty, in those of the version before. */
+  sheets?: Record<string, Record<string, { sha256: string; url: string }>> | never[]
   release?: { id: number; number: number; name: string; sha256: string; base: string; start_ms: number } | null
 }
 interface Programme {
   number: number
   intervals: Interval[]
+  /** Absent in those of version 1. */
+  idle?: PlanRef | null
 }
 /** What orders ask for: a programme to fetch, or one that follows from them. */
 interface Wanted {
@@ -69,7 +73,7 @@ async function checked<T>(cache: Cache, url: string, sha256: string): Promise<T>
   return JSON.parse(new TextDecoder().decode(await verified(cache, url, sha256))) as T
 }
 
-async function takePlan({ sha256, base }: Interval['plan']): Promise<Plan> {
+async function takePlan({ sha256, base }: PlanRef): Promise<Plan> {
   const cache = await caches.open(`release-${sha256}`)
   const plan = asPlan(await checked<Plan | PlanOne>(cache, `${base}plan.json`, sha256))
   for (const { sha256, mime } of plan.media)
@@ -86,13 +90,27 @@ async function takePlan({ sha256, base }: Interval['plan']): Promise<Plan> {
  * face in the cache.
  */
 export async function takeWhole(order: Wanted): Promise<Held> {
-  const intervals =
+  const { intervals, idle = null }: Pick<Programme, 'intervals' | 'idle'> =
     order.url === null
-      ? order.intervals
-      : (await checked<Programme>(await caches.open(`release-${order.sha256}`), order.url, order.sha256)).intervals
+      ? order
+      : await checked<Programme>(await caches.open(`release-${order.sha256}`), order.url, order.sha256)
   const plans: Record<string, Plan> = {}
-  for (const { plan } of intervals) plans[plan.sha256] ??= await takePlan(plan)
-  return { number: order.number, sha256: order.sha256, intervals, plans }
+  for (const plan of [...intervals.map((one) => one.plan), ...(idle ? [idle] : [])])
+    plans[plan.sha256] ??= await takePlan(plan)
+  return { number: order.number, sha256: order.sha256, intervals, idle, plans }
+}
+
+/** The sheets that orders name: those that are held already, and the others, each checked. */
+export async function takeSheets(orders: Orders, held: Sheets): Promise<Sheets> {
+  const taken: Sheets = {}
+  for (const [plan, keys] of Object.entries(orders.sheets ?? {}))
+    for (const [key, { sha256, url }] of Object.entries(keys)) {
+      const known = held[plan]?.[key]
+      const content =
+        known?.sha256 === sha256 ? known.content : await checked(await caches.open(`release-${plan}`), url, sha256)
+      ;(taken[plan] ??= {})[key] = { sha256, content }
+    }
+  return taken
 }
 
 /** Keeps what these programmes need; what is older goes. */

@@ -1,9 +1,10 @@
 import { reach } from '../plan/elsewhere'
 import { loadFace } from '../plan/faces'
 import type { Showing } from '../plan/stage'
-import { askTime, fetchOrders, forgetOthers, sendProof, takeWhole, wanted } from './fetching'
+import { askTime, fetchOrders, forgetOthers, sendProof, takeSheets, takeWhole, wanted } from './fetching'
 import { askToBe, ownIdentity } from './pairing'
-import { loadKept, saveKept, type Held, type Identity, type Interval, type Kept } from './store'
+import { whatShows, type Shows } from './shows'
+import { loadKept, saveKept, type Held, type Identity, type Kept } from './store'
 import { SteadyClock } from './steady'
 import { RasterWindow, windowFor } from './window'
 import { say } from './words'
@@ -27,8 +28,8 @@ reach.file = (address) => `${address}.html`
 
 class Player {
   private held: Held | null = null
-  private interval: Interval | null = null
-  private readonly stage = new RasterWindow(root, (sha256) => `${this.interval?.plan.base ?? ''}${sha256}`, purpose)
+  private shows: Shows | null = null
+  private readonly stage = new RasterWindow(root, (sha256) => `${this.shows?.plan.base ?? ''}${sha256}`, purpose)
   private shown: Showing = { scene: '', zones: {} }
   private failed = ''
   private asks = false
@@ -41,16 +42,15 @@ class Player {
     this.held = kept.now
   }
 
-  /** The stretch of the programme that holds now; before the first one, the first. */
+  /** Turns the stage to what shows now; the same plan goes on as it is, whatever named it. */
   private follow(now: number): void {
-    const intervals = this.held?.intervals ?? []
-    const next = intervals.findLast((one) => one.from_ms <= now) ?? intervals[0] ?? null
-    if (next === this.interval) return
-    this.interval = next
-    const plan = next ? this.held?.plans[next.plan.sha256] : undefined
-    if (!plan) return
+    const before = this.shows
+    this.shows = whatShows(this.held, now)
+    if (this.shows?.plan.sha256 === before?.plan.sha256) return
+    const plan = this.shows ? this.held?.plans[this.shows.plan.sha256] : undefined
+    if (!plan) return this.stage.clear()
     word.textContent = this.stage.show(plan) ? '' : say('no-output', { output: purpose.output ?? 0, player: code })
-    const base = next?.plan.base ?? ''
+    const base = this.shows?.plan.base ?? ''
     void Promise.all(plan.fonts.map((face) => loadFace(face, (sha256) => base + sha256))).catch(() => undefined)
   }
 
@@ -63,7 +63,7 @@ class Player {
       void saveKept(code, this.kept)
     }
     this.follow(now)
-    if (this.interval) this.shown = this.stage.at(now - this.interval.start_ms, now, !this.clock.frozen)
+    if (this.shows) this.shown = this.stage.at(now - this.shows.start_ms, now, !this.clock.frozen)
     requestAnimationFrame(this.frame)
   }
 
@@ -72,6 +72,7 @@ class Player {
       const orders = await fetchOrders(this.identity)
       const order = wanted(orders)
       if (orders.number < this.kept.ordersNumber || !order) return
+      this.kept.sheets = await takeSheets(orders, this.kept.sheets)
       const known = this.kept.next ?? this.kept.now
       if (
         known?.sha256 === order.sha256 ||
@@ -104,9 +105,11 @@ class Player {
   }
 
   proof = async (): Promise<void> => {
-    if (!this.interval || this.shown.scene === '') return
+    if (!this.held || !this.shows || this.shown.scene === '') return
     await sendProof(code, this.identity, {
-      release: this.interval.plan.release,
+      release: this.shows.plan.release,
+      plan: this.shows.plan.sha256,
+      programme: this.held.number === 0 ? null : this.held.sha256,
       at_ms: this.clock.now(),
       offset_ms: this.clock.offsetMs(Date.now()),
       stepped: this.clock.stepped,

@@ -7,25 +7,37 @@ export interface Identity {
   orders: string
   name: string
 }
-/** A stretch of a programme: which plan shows, its round counted from `start_ms`. */
+/** A sealed plan, where its files lie, and its release; null for the idle card. */
+export interface PlanRef {
+  release: number | null
+  number: number
+  name: string
+  sha256: string
+  base: string
+}
+/** A stretch of a programme: which plan shows, its round counted from `start_ms`; the end is not in it. */
 export interface Interval {
   from_ms: number
   until_ms: number | null
   start_ms: number
-  plan: { release: number; number: number; name: string; sha256: string; base: string }
+  plan: PlanRef
 }
-/** A programme taken whole: its intervals, and the plans they name by their hash. */
+/** A programme taken whole: its intervals, what shows where none holds, and the plans they name by their hash. */
 export interface Held {
   number: number
   sha256: string
   intervals: Interval[]
+  idle: PlanRef | null
   plans: Record<string, Plan>
 }
+/** Data sheets by the plan that they are for and the key that it names. */
+export type Sheets = Record<string, Record<string, { sha256: string; content: unknown }>>
 interface Kept {
   now: Held | null
   next: Held | null
   ordersNumber: number
   offset: number | null
+  sheets: Sheets
 }
 
 /** What was kept before there were programmes: one release and its plan. */
@@ -35,8 +47,9 @@ interface HeldOne {
 }
 
 /** Anything a player may have kept, as a programme. */
-export function asHeld(held: Held | HeldOne | null): Held | null {
-  if (held === null || 'intervals' in held) return held
+export function asHeld(held: Held | (Omit<Held, 'idle'> & { idle?: undefined }) | HeldOne | null): Held | null {
+  if (held === null) return null
+  if ('intervals' in held) return { ...held, idle: held.idle ?? null }
   const { order, plan } = held
   return {
     number: 0,
@@ -49,6 +62,7 @@ export function asHeld(held: Held | HeldOne | null): Held | null {
         plan: { release: order.id, number: order.number, name: order.name, sha256: order.sha256, base: order.base },
       },
     ],
+    idle: null,
     plans: { [order.sha256]: asPlan(plan) },
   }
 }
@@ -60,8 +74,8 @@ export const saveIdentity = (code: string, identity: Identity): Promise<void> =>
 export const loadKept = async (code: string): Promise<Kept> => {
   const kept = await get<Kept>(key(code, 'kept'))
   return kept
-    ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next) }
-    : { now: null, next: null, ordersNumber: 0, offset: null }
+    ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next), sheets: kept.sheets ?? {} }
+    : { now: null, next: null, ordersNumber: 0, offset: null, sheets: {} }
 }
 export const saveKept = (code: string, kept: Kept): Promise<void> =>
   set(key(code, 'kept'), JSON.parse(JSON.stringify(kept)) as Kept)

@@ -19,8 +19,20 @@ self.addEventListener('fetch', (event) => {
 
 /** Files of a release never change: the cache first. Videos ask in ranges, which a cache cannot answer by itself. */
 async function fromRelease(request: Request, path: string): Promise<Response> {
-  const cached = await caches.match(path)
+  const cached = (await caches.match(path)) ?? (path.startsWith('/released/') ? await bySum(path) : undefined)
   return cached ? ranged(cached, request.headers.get('Range')) : fetch(request)
+}
+
+/** What stays on the stage from plan to plan asks at an earlier one's address; files are named by their SHA-256. */
+async function bySum(path: string): Promise<Response | undefined> {
+  const name = path.slice(path.lastIndexOf('/'))
+  if (!/^\/[0-9a-f]{64}/.test(name)) return undefined
+  for (const key of await caches.keys()) {
+    const cache = await caches.open(key)
+    const same = (await cache.keys()).find((one) => new URL(one.url).pathname.endsWith(name))
+    if (same) return cache.match(same)
+  }
+  return undefined
 }
 
 /** The page and its scripts: the server first, so that a new version comes; the kept ones when it is away. */

@@ -1,3 +1,4 @@
+import { sharing } from '../plan/sharing'
 import { Stage, type Showing } from '../plan/stage'
 import type { MediaUrl } from '../plan/draw'
 import type { OutputPlan, Plan } from '../plan/types'
@@ -20,11 +21,13 @@ export function windowFor(address: URL): WindowFor {
 
 /**
  * The raster of one output, or the canvas when the window shows the whole player: every slice a stage of its own, cut
- * to its place.
+ * to its place. From plan to plan it keeps what stays.
  */
 export class RasterWindow {
   private stages: Stage[] = []
   private px: [number, number] = [1, 1]
+  private plan: Plan | null = null
+  private cuts = ''
 
   constructor(
     private readonly root: HTMLElement,
@@ -46,10 +49,17 @@ export class RasterWindow {
       this.purpose.output === null
         ? whole
         : plan.outputs.find((one) => one.player === this.purpose.player && one.number === this.purpose.output)
-    for (const stage of this.stages) stage.clear()
-    this.root.replaceChildren()
-    this.stages = []
+    const next = sharing(plan, this.plan)
+    this.plan = next
+    const cuts = JSON.stringify([output?.px, output?.slices])
+    if (output && cuts === this.cuts) {
+      for (const stage of this.stages) stage.show(next)
+      return true
+    }
+    this.clear()
     if (!output) return false
+    this.plan = next
+    this.cuts = cuts
     this.px = output.px
     for (const slice of output.slices) {
       const cut = this.root.appendChild(document.createElement('div'))
@@ -70,11 +80,19 @@ export class RasterWindow {
         transform: `matrix(${[a, b, c, d, e - x, f - y].join(', ')})`,
       })
       const stage = new Stage(root, this.mediaUrl)
-      stage.show(plan)
+      stage.show(next)
       this.stages.push(stage)
     }
     this.fit()
     return true
+  }
+
+  clear(): void {
+    for (const stage of this.stages) stage.clear()
+    this.root.replaceChildren()
+    this.stages = []
+    this.plan = null
+    this.cuts = ''
   }
 
   at(tMs: number, nowMs: number, running: boolean): Showing {

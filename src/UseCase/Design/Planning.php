@@ -21,6 +21,8 @@ use UpperPane\App\UseCase\Absent;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Plan\IdleCard;
+use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Site\SurfaceKind;
@@ -115,7 +117,21 @@ final readonly class Planning
     public function context(Site $site, Design $design): PlanContext
     {
         $style = $design->style === null ? null : $this->styles->find($site->id, $design->style);
-        $context = new PlanContext(
+        $context = $this->unstyled($site);
+        $styled = $style === null ? $context : $context->styledBy(Palette::of($style));
+
+        return $design->still ? $styled->unmoved() : $styled;
+    }
+
+    /** What a surface shows where nothing holds. */
+    public function idle(SurfaceRow $row): Plan
+    {
+        return IdleCard::on($this->sheet($row), $this->unstyled($row->site));
+    }
+
+    private function unstyled(Site $site): PlanContext
+    {
+        return new PlanContext(
             $this->media->of((int) $site->id),
             $this->pages,
             $this->fonts->of((int) $site->id),
@@ -125,10 +141,6 @@ final readonly class Planning
             variants: $this->variants,
             widths: $this->texts->of((int) $site->id),
         );
-
-        $styled = $style === null ? $context : $context->styledBy(Palette::of($style));
-
-        return $design->still ? $styled->unmoved() : $styled;
     }
 
     /**

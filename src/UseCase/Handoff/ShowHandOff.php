@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Handoff;
 
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Release;
+use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
+use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\App\UseCase\Gate;
@@ -16,13 +17,14 @@ use UpperPane\App\UseCase\Player\PlayerStates;
 use UpperPane\Core\Site\Right;
 
 /**
- * Per player of a site: what it should show, what it says it shows, what is saved but not released, and what it could
- * be given.
+ * Per surface of a site: what it should show, what its players say they show, what is saved but not released, and what
+ * it could be given.
  */
 final readonly class ShowHandOff
 {
     public function __construct(
         private Players $players,
+        private Surfaces $surfaces,
         private Releases $releases,
         private PlayerStates $states,
         private Desks $desks,
@@ -30,19 +32,22 @@ final readonly class ShowHandOff
     ) {
     }
 
-    /** @return array{zone: string, players: list<array<string, mixed>>} */
+    /** @return array{zone: string, surfaces: list<array<string, mixed>>} those that have a player */
     public function __invoke(string $slug, Person $person): array
     {
         $site = $this->gate->site($slug, $person);
+        $fed = array_filter(
+            $this->surfaces->of($site),
+            fn (SurfaceRow $surface) => $this->players->feeding($surface) !== [],
+        );
 
         return [
             'zone' => $site->timeZone,
-            'players' => array_map(
-                fn (Player $player) => $this->states->of($player) + [
-                    'after' => $this->players->order($player)->number ?? 0,
-                    'releases' => $this->lines($this->releases->forSurface($player->surface)),
+            'surfaces' => array_map(
+                fn (SurfaceRow $surface) => $this->states->ofSurface($surface) + [
+                    'releases' => $this->lines($this->releases->forSurface($surface)),
                 ],
-                $this->players->at($site),
+                array_values($fed),
             ),
         ];
     }

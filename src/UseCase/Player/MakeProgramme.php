@@ -8,35 +8,46 @@ use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\ProgrammeRow;
 use UpperPane\App\Entity\ReleasePlan;
+use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Programmes;
+use UpperPane\App\Repository\Sealed;
+use UpperPane\App\UseCase\Design\Planning;
+use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Core\Plan\PlanRef;
 use UpperPane\Core\Plan\Programme;
 
 /**
- * A new programme of a surface: one release from an instant on. It is stored; a row of it is never changed.
+ * A new programme of a surface: one release from an instant on, and the idle card where nothing holds. It is stored; a
+ * row of it is never changed.
  */
 final readonly class MakeProgramme
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private Programmes $programmes,
+        private Planning $planning,
+        private Sealed $sealed,
         private ShiftedClock $clock,
     ) {
     }
 
-    public function __invoke(ReleasePlan $plan, int $startMs): ProgrammeRow
+    /** @param ?ProgrammeRow $before what the surface was handed last: what it shows already goes on */
+    public function __invoke(ReleasePlan $plan, int $fromMs, ?ProgrammeRow $before): ProgrammeRow
     {
         [$release, $surface] = [$plan->release, $plan->surface];
         $programme = Programme::ofRelease(
             $surface->code,
             $this->programmes->next($surface),
-            [
-                'release' => $release->id,
-                'number' => $release->number,
-                'name' => $release->design->name,
-                'sha256' => $plan->sha256,
-                'base' => "/released/{$plan->folder}/",
-            ],
-            $startMs,
+            new PlanRef(
+                $release->id,
+                $release->number,
+                $release->design->name,
+                $plan->sha256,
+                "/released/{$plan->folder}/",
+            ),
+            $this->idle($surface),
+            $fromMs,
+            $before === null ? null : Programme::read($before->content),
         );
         $row = new ProgrammeRow(
             $surface,
@@ -49,5 +60,13 @@ final readonly class MakeProgramme
         $this->entities->persist($row);
 
         return $row;
+    }
+
+    private function idle(SurfaceRow $surface): PlanRef
+    {
+        $card = $this->planning->idle($surface)->toArray();
+        $sha256 = CanonicalJson::sha256($card);
+
+        return new PlanRef(null, 0, $surface->name, $sha256, $this->sealed->keep(Sealed::PLAN, $sha256, $card));
     }
 }

@@ -11,13 +11,14 @@ use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Entity\Release;
+use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Handoff\PlayerState;
 
-/** What players should show, say they show, and could show. */
+/** What surfaces should and could show, and what their players say they show. */
 final readonly class PlayerStates
 {
     public function __construct(
@@ -29,25 +30,41 @@ final readonly class PlayerStates
     ) {
     }
 
+    /** @return array<string, mixed> what a surface should show, could show, and what its players say */
+    public function ofSurface(SurfaceRow $surface): array
+    {
+        $order = $this->players->orderOf($surface);
+        $players = $this->players->feeding($surface);
+
+        return [
+            'surface' => ['code' => $surface->code, 'name' => $surface->name],
+            'state' => PlayerState::worst(array_map($this->stateOf(...), $players))->value,
+            'after' => $order->number ?? 0,
+            'ordered' => self::ordered($order),
+            'before' => $this->before($surface, $order),
+            'unreleased' => $this->unreleased($surface),
+            'players' => array_map($this->of(...), $players),
+        ];
+    }
+
     /** @return array<string, mixed> */
-    public function of(Player $player): array
+    private function of(Player $player): array
     {
         $order = $this->players->order($player);
-        $proof = $this->entities->find(ProofRow::class, $player->id);
+        $proof = $this->proof($player);
 
         return [
             'code' => $player->code,
             'name' => $player->name,
-            'surface' => ['code' => $player->surface->code, 'name' => $player->surface->name],
             'paired' => $player->tokenHash !== null,
             'waits' => $player->publishFault === null
                     ? null
                     : Refusal::because($player->publishFault['code'], '', $player->publishFault['params'])->toArray(),
-            'state' => $this->state($order, $proof)->value,
-            'ordered' => $order === null
+            'state' => $this->stateOf($player)->value,
+            // Only where it is another one than its surface's: handed to it alone before surfaces had programmes.
+            'apart' => $order?->player === null || $this->players->orderOf($player->surface) === $order
                     ? null
-                    : self::release($order->release) + ['start_ms' => $order->startMs, 'by' => $order->by->name],
-            'before' => $this->before($player, $order),
+                    : self::ordered($order),
             'shows' => $proof === null
                     ? null
                     : [
@@ -60,7 +77,6 @@ final readonly class PlayerStates
                         'offset_ms' => $proof->report['offset_ms'],
                         'stepped' => $proof->report['stepped'],
                     ],
-            'unreleased' => $this->unreleased($player),
         ];
     }
 
@@ -74,7 +90,7 @@ final readonly class PlayerStates
         $release = $order?->release;
 
         return [
-            'state' => $this->state($order, $this->entities->find(ProofRow::class, $player->id))->value,
+            'state' => $this->stateOf($player)->value,
             'ordered' => $release === null
                     ? null
                     : [
@@ -102,26 +118,44 @@ final readonly class PlayerStates
         ];
     }
 
-    private function state(?HandOff $order, ?ProofRow $proof): PlayerState
+    /** @return array<string, mixed>|null */
+    private static function ordered(?HandOff $order): ?array
     {
+        return $order === null
+            ? null
+            : self::release($order->release) + ['start_ms' => $order->startMs, 'by' => $order->by->name];
+    }
+
+    private function stateOf(Player $player): PlayerState
+    {
+        $order = $this->players->order($player);
+        $proof = $this->proof($player);
+        // Pages of the version before name the release alone.
+        $shown = match (true) {
+            $proof === null => null,
+            is_string($proof->report['programme'] ?? null) => $proof->report['programme'],
+            default => $proof->report['release'] === $order?->release->id ? $order?->programme?->sha256 : null,
+        };
+
         return PlayerState::of(
-            $order?->release->id,
-            is_int($proof->report['release'] ?? null) ? $proof->report['release'] : null,
+            $order === null ? null : $order->programme->sha256 ?? '',
+            $shown,
             $proof->proven ?? false,
             $proof === null ? null : $this->clock->nowMs() - $proof->receivedMs,
         );
     }
 
+    private function proof(Player $player): ?ProofRow
+    {
+        return $this->entities->find(ProofRow::class, $player->id);
+    }
+
     /**
      * @return array<string, mixed>|null what it was handed before the release in force: what rolling back would bring
      */
-    private function before(Player $player, ?HandOff $order): ?array
+    private function before(SurfaceRow $surface, ?HandOff $order): ?array
     {
-        if ($order === null) {
-            return null;
-        }
-        $orders = $this->entities->getRepository(HandOff::class);
-        foreach ($orders->findBy(['player' => $player], ['number' => 'DESC'], 20) as $earlier) {
+        foreach ($order === null ? [] : $this->players->handed($surface, 20) as $earlier) {
             if ($earlier->release->id !== $order->release->id) {
                 return self::release($earlier->release);
             }
@@ -131,11 +165,11 @@ final readonly class PlayerStates
     }
 
     /** @return list<array<string, mixed>> designs of the surface whose latest revision is in no release */
-    private function unreleased(Player $player): array
+    private function unreleased(SurfaceRow $surface): array
     {
-        $released = $this->releases->latestRevisions($player->surface);
+        $released = $this->releases->latestRevisions($surface);
         $newer = array_filter(
-            $this->surfaces->designs($player->surface),
+            $this->surfaces->designs($surface),
             static fn (DocumentRow $design) => ($released[$design->id] ?? -1) < $design->revision,
         );
 

@@ -13,12 +13,12 @@ use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Sealed;
-use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Plan\DataSheet;
+use UpperPane\Core\Plan\Programme;
 
 /**
- * Writes all that a player needs, from the database: its release, the programme it follows, and its orders, which name
- * both. Any node may do it at any time; what is there and right is left alone. What cannot be written is said on the
+ * Writes all that a player needs, from the database: the plans, the sheets, the programme it follows, and its orders,
+ * which name them. Any node may do it at any time; what is there and right is left alone. What cannot be written is said on the
  * player and tried again.
  */
 final readonly class PublishOrders
@@ -59,7 +59,7 @@ final readonly class PublishOrders
         if ($order !== null && $order->programme === null) {
             // Handed off before there were programmes.
             $order->programme = $this->entities->wrapInTransaction(
-                fn () => ($this->programme)($this->plan($order), $order->startMs),
+                fn () => ($this->programme)($this->plan($order), $order->startMs, null),
             );
             $this->entities->flush();
         }
@@ -75,8 +75,28 @@ final readonly class PublishOrders
                         'sha256' => $programme->sha256,
                         'url' => "/released/{$programme->folder}/programme.json",
                     ],
-            'sheets' => [],
+            'sheets' => $order === null ? [] : (object) $this->sheets($order),
         ]);
+    }
+
+    /**
+     * @return array<string, array<string, array{sha256: string, url: string}>> by the hash of the plan and the key that
+     *     it names; none for plans that were sealed before there were keys
+     *
+     * @throws Unwritten
+     */
+    private function sheets(HandOff $order): array
+    {
+        $plan = $this->plan($order);
+        if (($plan->plan['sheet'] ?? '') !== DataSheet::KEY) {
+            return [];
+        }
+        $sheet = DataSheet::none();
+        $url = $this->sealed->keep(Sealed::SHEET, $sheet->sha256(), $sheet->toArray());
+        ['folder' => $folder, 'content' => $content] = $this->sealed->kept($sheet->sha256());
+        $this->published->pack($folder, ['sheet.json' => $content], []);
+
+        return [$plan->sha256 => [DataSheet::KEY => ['sha256' => $sheet->sha256(), 'url' => "{$url}sheet.json"]]];
     }
 
     /** @throws Unwritten */
@@ -85,24 +105,27 @@ final readonly class PublishOrders
         $plan = $this->plan($order);
         $this->published->pack(
             $plan->folder,
-            [
-                'sheet.json' => CanonicalJson::encode(DataSheet::none()->toArray()),
-                'plan.json' => $this->sealed->plan($plan),
-            ],
+            ['plan.json' => $this->sealed->plan($plan)],
             $plan->plan['media'],
         );
-        if ($order->programme !== null) {
-            $this->published->pack(
-                $order->programme->folder,
-                ['programme.json' => $this->sealed->programme($order->programme)],
-                [],
-            );
+        if ($order->programme === null) {
+            return;
         }
+        $idle = Programme::read($order->programme->content)->idle;
+        if ($idle !== null) {
+            $card = $this->sealed->kept($idle->sha256);
+            $this->published->pack($card['folder'], ['plan.json' => $card['content']], []);
+        }
+        $this->published->pack(
+            $order->programme->folder,
+            ['programme.json' => $this->sealed->programme($order->programme)],
+            [],
+        );
     }
 
     private function plan(HandOff $order): ReleasePlan
     {
-        return $this->releases->planOn($order->release, $order->player->surface) ??
+        return $this->releases->planOn($order->release, $order->surface) ??
             throw new \LogicException('What was handed off is for the surface.');
     }
 }

@@ -6,15 +6,20 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Entity\ProgrammeRow;
 use UpperPane\App\Entity\ProofRow;
+use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
+use UpperPane\App\Repository\Sealed;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\Proof;
 use UpperPane\Core\Handoff\ReleasedPlan;
+use UpperPane\Core\Plan\PlanRef;
+use UpperPane\Core\Plan\Programme;
 
-/** Takes what a player says it shows and holds it against what its release says it should. */
+/** Takes what a player says it shows and holds it against what its surface's programme says it should. */
 final readonly class TakeProof
 {
     public function __construct(
@@ -22,6 +27,7 @@ final readonly class TakeProof
         private PairPlayer $pairing,
         private Players $players,
         private Releases $releases,
+        private Sealed $sealed,
         private ShiftedClock $clock,
     ) {
     }
@@ -38,17 +44,29 @@ final readonly class TakeProof
         $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
         $row->receivedMs = $this->clock->nowMs();
         $row->report = $proof->toArray();
-        $plan = $order === null ? null : $this->releases->planOn($order->release, $player->surface);
-        $expectation =
-            $order === null || $plan === null
-                ? null
-                : new Expectation($order->release->id, ReleasedPlan::read($plan->plan), $order->startMs);
-        $row->differences =
-            $expectation === null || $proof->release !== $order?->release->id ? [] : $expectation->differences($proof);
+        $expectation = $order?->programme === null ? null : $this->expectation($order->programme);
+        $row->differences = $expectation?->isMeantBy($proof) === true ? $expectation->differences($proof) : [];
         $row->proven = $expectation?->proves($proof) ?? false;
         $this->entities->persist($row);
         $this->entities->flush();
 
         return true;
+    }
+
+    private function expectation(ProgrammeRow $row): Expectation
+    {
+        return new Expectation(
+            Programme::read($row->content),
+            fn (PlanRef $ref) => ReleasedPlan::read($this->plan($ref, $row->surface)),
+        );
+    }
+
+    /** @return array<string, mixed> as it was sealed */
+    private function plan(PlanRef $ref, SurfaceRow $surface): array
+    {
+        $release = $ref->release === null ? null : $this->releases->byId($ref->release);
+        $sealed = $release === null ? null : $this->releases->planOn($release, $surface)?->plan;
+
+        return $sealed ?? (array) json_decode($this->sealed->kept($ref->sha256)['content'], true);
     }
 }

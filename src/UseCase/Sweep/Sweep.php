@@ -37,7 +37,9 @@ final readonly class Sweep
     public function __invoke(bool $dry): array
     {
         return [
-            'packs' => $this->published('released', $this->column('SELECT folder FROM release_plan UNION SELECT folder FROM programme'), $dry),
+            'packs' => $this->published('released', $this->column(
+                'SELECT folder FROM release_plan UNION SELECT folder FROM programme UNION SELECT folder FROM sealed',
+            ), $dry),
             'orders' => $this->published('orders', array_map(
                 static fn (string $key) => "$key.json",
                 $this->column('SELECT orders_key FROM player'),

@@ -11,6 +11,8 @@ use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\PlayerState;
 use UpperPane\Core\Handoff\Proof;
 use UpperPane\Core\Handoff\ReleasedPlan;
+use UpperPane\Core\Plan\PlanRef;
+use UpperPane\Core\Plan\Programme;
 
 /**
  * A round of `first` (10 s) and `second` (20 s), each with a zone of its own; in `first` the entries change at 5 s.
@@ -40,18 +42,38 @@ final class ExpectationTest extends TestCase
     #[TestWith([20_000, null, ['b' => null], []], 'players of the version before name no scene')]
     public function testBelievesASecondAroundEachChange(int $at, ?string $scene, array $zones, array $different): void
     {
-        $proof = Proof::parse(Input::of([
-            'release' => 7,
-            'at_ms' => self::START + $at,
-            'offset_ms' => 0,
-            'stepped' => false,
-            'zones' => $zones,
-        ] + ($scene === null ? [] : ['scene' => $scene])));
-        $expectation = new Expectation(7, self::plan(), self::START);
+        $proof = self::proof($at, $zones, $scene === null ? [] : ['scene' => $scene]);
+        $expectation = self::expecting(7);
 
         self::assertSame($different, $expectation->differences($proof));
         self::assertSame($different === [], $expectation->proves($proof));
-        self::assertFalse((new Expectation(8, self::plan(), self::START))->proves($proof));
+        self::assertFalse(self::expecting(8)->proves($proof));
+    }
+
+    /** Before a programme begins, and after its last stretch, the idle card is what should show. */
+    public function testWhereNothingHoldsTheIdleCardIsExpected(): void
+    {
+        $expectation = self::expecting(7);
+        $idle = ['programme' => self::programme(7)->sha256(), 'plan' => str_repeat('b', 64), 'release' => null];
+        $plan = ['programme' => self::programme(7)->sha256(), 'plan' => str_repeat('a', 64)];
+
+        self::assertTrue($expectation->proves(self::proof(-5000, ['idle' => null], ['scene' => 's-idle'] + $idle)));
+        self::assertFalse($expectation->proves(self::proof(5000, ['idle' => null], ['scene' => 's-idle'] + $idle)));
+        self::assertTrue($expectation->proves(self::proof(-500, ['a' => 'x'], ['scene' => 'first'] + $plan)));
+        self::assertFalse($expectation->proves(self::proof(-1500, ['a' => 'x'], ['scene' => 'first'] + $plan)));
+        $other = ['programme' => str_repeat('c', 64)] + $plan;
+        self::assertFalse($expectation->isMeantBy(self::proof(0, ['a' => 'x'], $other)));
+    }
+
+    /** @param list<PlayerState> $players */
+    #[TestWith([[PlayerState::Proven, PlayerState::Silent, PlayerState::Waiting], PlayerState::Silent])]
+    #[TestWith([[PlayerState::Proven, PlayerState::Waiting], PlayerState::Waiting])]
+    #[TestWith([[PlayerState::Silent, PlayerState::Different], PlayerState::Different])]
+    #[TestWith([[PlayerState::Proven, PlayerState::Proven], PlayerState::Proven])]
+    #[TestWith([[PlayerState::Empty], PlayerState::Empty])]
+    public function testASurfaceIsAsItsWorstPlayer(array $players, PlayerState $surface): void
+    {
+        self::assertSame($surface, PlayerState::worst($players));
     }
 
     /** What runs on counts from the last midnight of the site, whenever the round began. */
@@ -63,16 +85,53 @@ final class ExpectationTest extends TestCase
         self::assertSame(['x', 'x', 'y', 'x'], array_map($entry, [0, 2000, 7000, 31_999 + 1]));
     }
 
-    #[TestWith([null, 7, true, 0, PlayerState::Empty])]
-    #[TestWith([7, 6, true, 0, PlayerState::Waiting])]
-    #[TestWith([7, null, false, null, PlayerState::Waiting])]
-    #[TestWith([7, 7, false, 0, PlayerState::Different])]
-    #[TestWith([7, 7, true, 30_000, PlayerState::Proven])]
-    #[TestWith([7, 7, true, 30_001, PlayerState::Silent])]
-    #[TestWith([7, 7, true, null, PlayerState::Silent])]
-    public function testSaysHowFarAPlayerIs(?int $ordered, ?int $shown, bool $proven, ?int $age, PlayerState $is): void
+    #[TestWith([null, 'p', true, 0, PlayerState::Empty])]
+    #[TestWith(['p', 'q', true, 0, PlayerState::Waiting])]
+    #[TestWith(['p', null, false, null, PlayerState::Waiting])]
+    #[TestWith(['p', 'p', false, 0, PlayerState::Different])]
+    #[TestWith(['p', 'p', true, 30_000, PlayerState::Proven])]
+    #[TestWith(['p', 'p', true, 30_001, PlayerState::Silent])]
+    #[TestWith(['p', 'p', true, null, PlayerState::Silent])]
+    public function testSaysHowFarAPlayerIs(?string $ordered, ?string $shown, bool $proven, ?int $age, PlayerState $is): void
     {
         self::assertSame($is, PlayerState::of($ordered, $shown, $proven, $age));
+    }
+
+    /**
+     * @param array<string, ?string> $zones
+     * @param array<string, mixed>   $more
+     */
+    private static function proof(int $at, array $zones, array $more): Proof
+    {
+        return Proof::parse(Input::of($more + [
+            'release' => 7,
+            'at_ms' => self::START + $at,
+            'offset_ms' => 0,
+            'stepped' => false,
+            'zones' => $zones,
+        ]));
+    }
+
+    private static function programme(int $release): Programme
+    {
+        $ref = static fn (?int $release, string $sha256) => new PlanRef($release, 1, 'Test', str_repeat($sha256, 64), '/');
+
+        return Programme::ofRelease('hall', 1, $ref($release, 'a'), $ref(null, 'b'), self::START, null);
+    }
+
+    private static function expecting(int $release): Expectation
+    {
+        $idle = ReleasedPlan::read([
+            'plan' => 2,
+            'scenes' => ['s-idle' => ['zones' => [['id' => 'idle', 'letter' => 'A', 'cycle_ms' => null]]]],
+            'round' => ['scenes' => [['scene' => 's-idle', 'ms' => null]]],
+            'days' => [0],
+        ]);
+
+        return new Expectation(
+            self::programme($release),
+            static fn (PlanRef $ref) => $ref->release === null ? $idle : self::plan(),
+        );
     }
 
     /** @param list<int> $days */

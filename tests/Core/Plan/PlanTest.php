@@ -16,6 +16,8 @@ use UpperPane\Core\Handoff\Proof;
 use UpperPane\Core\Handoff\ReleasedPlan;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Plan\PlanRef;
+use UpperPane\Core\Plan\Programme;
 use UpperPane\Core\Plan\SceneCompiler;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
@@ -145,10 +147,11 @@ final class PlanTest extends TestCase
     /** A proof names the entry of every zone; within a second of a change either side is believed. */
     public function testHoldsAProofAgainstThePlan(): void
     {
+        $ref = static fn (?int $release) => new PlanRef($release, 1, 'Test', str_repeat('a', 64), '/');
+        $plan = ReleasedPlan::read(json_decode((string) json_encode(self::plan(self::full())->toArray()), true));
         $expectation = new Expectation(
-            7,
-            ReleasedPlan::read(json_decode((string) json_encode(self::plan(self::full())->toArray()), true)),
-            1_000_000,
+            Programme::ofRelease('hall', 1, $ref(7), $ref(null), 1_000_000, null),
+            static fn () => $plan,
         );
         $proof = static fn (int $at, ?string $entry, int $release = 7) => Proof::parse(
             Input::of([

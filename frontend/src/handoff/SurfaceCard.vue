@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { BFormSelect } from 'bootstrap-vue-next'
+import { computed, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { handOff, type SurfaceLine } from '../api/handoff'
+import { useOnce } from '../api/once'
+import { useSession } from '../session/session'
+import PlayerPart from './PlayerPart.vue'
+import RefusalNote from '../ui/RefusalNote.vue'
+import { goOn } from '../ui/focus'
+import { timeOfDay } from '../ui/format'
+import { useReleaseWords } from './words'
+
+/** A surface: what it should show, what it could be given, and each of its players. */
+const props = defineProps<{ line: SurfaceLine; zone: string }>()
+const emit = defineEmits<{ changed: [] }>()
+const DRAFTS = 3
+const { t } = useI18n()
+const session = useSession()
+const words = useReleaseWords()
+const chosen = ref<number | ''>('')
+const error = ref<unknown>(null)
+const once = useOnce()
+const mayHand = computed(() => session.may('hand_off'))
+const field = computed(() => `release-${props.line.surface.code}`)
+/** Only what was released before: pressed a second time it never puts the mistake back. */
+const back = computed(() => {
+  const { before, ordered } = props.line
+  return before && ordered && before.release < ordered.release ? before : null
+})
+/** A few of what is not released, the last edited first; the rest when asked for. */
+const whole = ref(false)
+const drafts = computed(() => (whole.value ? props.line.unreleased : props.line.unreleased.slice(0, DRAFTS)))
+const more = computed(() => props.line.unreleased.length - drafts.value.length)
+
+async function hand(release: number): Promise<void> {
+  await goOn(
+    async () => {
+      error.value = null
+      try {
+        await handOff(props.line, release, once)
+        emit('changed')
+      } catch (refused) {
+        error.value = refused
+      }
+      chosen.value = ''
+    },
+    () => document.getElementById(field.value),
+  )
+}
+</script>
+
+<template>
+  <article class="player-card sheet" :data-handed="line.surface.code">
+    <header>
+      <h2>{{ line.surface.name }}</h2>
+      <span class="state" :class="line.state" role="status">{{ t(`state.${line.state}`) }}</span>
+    </header>
+    <dl class="particulars">
+      <dt>{{ t('handoff.should') }}</dt>
+      <dd v-if="line.ordered">
+        {{ words(line.ordered) }}
+        <br />
+        <span class="hint">
+          {{ line.ordered.note }} · {{ t('handoff.by', { author: line.ordered.by, time: timeOfDay(line.ordered.start_ms, zone) }) }}
+        </span>
+      </dd>
+      <dd v-else>{{ t('handoff.nothing') }}</dd>
+      <dt>{{ t('handoff.unreleased') }}</dt>
+      <dd v-if="line.unreleased.length">
+        <RouterLink v-for="design in drafts" :key="design.id" :to="{ name: 'bench', params: { design: design.id } }">
+          {{ design.name }}, {{ t('handoff.revision', { revision: String(design.revision) }) }}
+        </RouterLink>
+        <button v-if="more > 0" type="button" class="plain" @click="whole = true">
+          {{ t('handoff.more', { count: String(more) }) }}
+        </button>
+      </dd>
+      <dd v-else>{{ t('handoff.all-released') }}</dd>
+    </dl>
+    <RefusalNote :error="error" />
+    <form v-if="mayHand && line.releases.length" class="hand-row" @submit.prevent="chosen !== '' && hand(chosen)">
+      <label class="visually-hidden" :for="field">{{ t('handoff.choose') }}</label>
+      <BFormSelect :id="field" v-model="chosen" size="sm">
+        <option value="" disabled>{{ t('handoff.choose') }}</option>
+        <option v-for="release in line.releases" :key="release.release" :value="release.release">
+          {{ words(release) }}{{ release.note ? `: ${release.note}` : '' }}
+        </option>
+      </BFormSelect>
+      <button type="submit" class="btn btn-sm btn-primary" :disabled="chosen === ''">{{ t('handoff.hand') }}</button>
+    </form>
+    <p v-else-if="!line.releases.length" class="hint">{{ t('handoff.no-releases') }}</p>
+    <button v-if="mayHand && back" type="button" class="btn btn-sm btn-outline-dark roll-back" @click="hand(back.release)">
+      {{ t('handoff.back', { number: String(back.number) }) }}
+    </button>
+    <PlayerPart v-for="player in line.players" :key="player.code" :player="player" :line="line" :zone="zone" @changed="emit('changed')" />
+  </article>
+</template>
