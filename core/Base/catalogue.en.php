@@ -715,6 +715,10 @@ return [
     'surface.unknown' => ['No surface of this site has the code “{code}”.', 'Choose one of the list.'],
     'hand_off.changed' => ['{who} has handed off {what} meanwhile.', 'Look again at what the surface should show.'],
     'hand_off.other_surface' => ['The release is not for {surface}.', 'Choose one that is, or release the design for it.'],
+    'inputs.face_gone' => [
+        'The face {family} {weight} has other bytes now than when the release was made.',
+        'Make a new release of the design.',
+    ],
     'publish.unwritten' => [
         'The files for this player could not be written; {free} MB are free on the disk.',
         'It is tried again every minute; make room, and it goes on by itself.',

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Picture\VariantShelf;
+use UpperPane\Core\Plan\Inputs\Answers;
 use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
@@ -95,6 +96,25 @@ final readonly class PlanContext
             'fromMs' => 86_400_000,
             'palette' => null,
             'still' => true,
+            'drawn' => new Drawn(),
+        ]);
+    }
+
+    /** The same at another instant. */
+    public function from(int $ms): self
+    {
+        return $this->with(['fromMs' => $ms, 'drawn' => new Drawn()]);
+    }
+
+    /** The same, with every answer that it is asked for written down. */
+    public function asking(Answers $answers): self
+    {
+        return $this->with([
+            'media' => $answers->media($this->media),
+            'pages' => $answers->pages($this->pages),
+            'fonts' => $answers->fonts($this->fonts, true),
+            'variants' => $this->variants === null ? null : $answers->variants($this->variants),
+            'widths' => $this->widths === null ? null : $answers->widths($this->widths),
             'drawn' => new Drawn(),
         ]);
     }

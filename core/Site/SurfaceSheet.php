@@ -137,6 +137,29 @@ final readonly class SurfaceSheet implements Document
     }
 
     /**
+     * As {@see self::toArray()} wrote it, where decimals (mm of data sheets) are text.
+     *
+     * @param array<string, mixed> $canonical
+     *
+     * @throws Refusal with the field's path
+     */
+    public static function ofCanonical(array $canonical): self
+    {
+        return self::parse(Input::of(self::numbered($canonical, false)));
+    }
+
+    private static function numbered(mixed $value, bool $isMm): mixed
+    {
+        if (is_array($value)) {
+            foreach ($value as $key => $part) {
+                $value[$key] = self::numbered($part, $isMm || str_ends_with((string) $key, '_mm'));
+            }
+        }
+
+        return $isMm && is_string($value) ? (float) $value : $value;
+    }
+
+    /**
      * In their order: where nobody wired the panels, it decides who feeds which.
      *
      * @return array<string, int>

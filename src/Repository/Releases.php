@@ -76,17 +76,35 @@ final readonly class Releases
         return $surfaces;
     }
 
-    /** @return array<string, int> by design, the latest revision of it that was released for a surface */
-    public function latestRevisions(SurfaceRow $surface): array
+    /**
+     * @return array<string, array{release: int, revision: int, made_of: ?array<string, mixed>}> by design, the latest
+     *     release of it for a surface, and the sums of what its plan there was made of
+     */
+    public function latest(SurfaceRow $surface): array
     {
-        return array_map(
-            intval(...),
-            $this->database->fetchAllKeyValue(
-                'SELECT r.design_id, MAX(r.revision) FROM release_ r JOIN release_plan p ON p.release_id = r.id '.
-                    'WHERE p.surface_id = ? GROUP BY r.design_id',
-                [$surface->id],
-            ),
+        $rows = $this->database->fetchAllAssociative(
+            'SELECT r.design_id AS design, r.id, r.revision, p.made_of FROM release_ r '.
+                'JOIN release_plan p ON p.release_id = r.id WHERE p.surface_id = ? ORDER BY r.number',
+            [$surface->id],
         );
+        $latest = [];
+        foreach ($rows as $row) {
+            $latest[(string) $row['design']] = [
+                'release' => (int) $row['id'],
+                'revision' => (int) $row['revision'],
+                'made_of' => $row['made_of'] === null ? null : (array) json_decode((string) $row['made_of'], true),
+            ];
+        }
+
+        return $latest;
+    }
+
+    /** @return list<ReleasePlan> some of those whose inputs are not known */
+    public function withoutInputs(int $most): array
+    {
+        return $this->entities
+            ->getRepository(ReleasePlan::class)
+            ->findBy(['madeOf' => null], ['id' => 'DESC'], $most);
     }
 
     /** @return list<Release> the latest first */

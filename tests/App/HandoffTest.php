@@ -5,6 +5,12 @@ declare(strict_types=1);
 namespace UpperPane\Tests\App;
 
 use Opis\JsonSchema\Validator;
+use UpperPane\App\Entity\ReleasePlan;
+use UpperPane\App\Repository\MediaLibrary;
+use UpperPane\App\UseCase\Handoff\CompileAgain;
+use UpperPane\App\UseCase\Handoff\RebuildInputs;
+use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Demo\Sketch;
 
 /** From a release to a player's files: sealed, ordered, switched, proven, rolled back. */
 final class HandoffTest extends ApiCase
@@ -189,6 +195,76 @@ final class HandoffTest extends ApiCase
         self::assertSame('different', $state()['state'], 'another plan than the programme says');
         $prove($gate['ordered']['release'], $shown, ['programme' => str_repeat('0', 64)] + $named);
         self::assertSame('waiting', $state()['state'], 'another programme is no proof of this one');
+    }
+
+    /**
+     * A release seals what it was compiled of: the same bytes come of it whatever became of design, house style, Stock
+     * and sheet; and each of these that is another now is named as newer than what is released.
+     */
+    public function testInputsAreSealedAndWhatIsNewerIsNamed(): void
+    {
+        $this->signIn('ada');
+        $this->call('POST', '/api/sites/harrowmere/styles', ['style' => $id = self::uuid(), 'name' => 'Lake'], 201);
+        $colour = fn (string $hex, int $revision) => $this->edit(
+            [['do' => 'style.colour', 'id' => 'c-lake', 'colour' => ['name' => 'Lake', 'hex' => $hex]]],
+            $revision,
+            document: $id,
+        );
+        $styled = $colour('#276B62', 0)['revision'];
+        $words = Sketch::fill('z-notice', Sketch::text('Mind the step', 60, ['ground' => 'c-lake@#276B62']));
+        $edited = $this->edit(
+            [['do' => 'design.style', 'style' => $id], $words],
+            $this->call('GET', '/api/documents/'.self::GATE)['revision'],
+            document: self::GATE,
+        );
+        $made = $this->call(
+            'POST',
+            '/api/designs/'.self::GATE.'/releases',
+            ['revision' => $edited['revision'], 'note' => '', 'made_as' => self::uuid()],
+            201,
+        );
+        $why = fn (): array => array_map(
+            static fn (array $one) => "$one[what] $one[name]",
+            array_column($this->handed('gate-1')['newer'], 'why', 'id')[self::GATE] ?? [],
+        );
+        self::assertSame([], $why());
+
+        $colour('#1F4E79', $styled);
+        self::assertSame(['style Lake'], $why());
+        $this->edit([Sketch::fill('z-clock', Sketch::colour('#101010'))], $edited['revision'], document: self::GATE);
+        $sheet = $this->call('GET', '/api/surfaces/gate-1');
+        $this->edit(
+            [['do' => 'field.set', 'field' => 'viewing_mm', 'value' => [500, 9000]]],
+            $sheet['revision'],
+            document: $sheet['document'],
+        );
+        self::database()->executeStatement("UPDATE media SET width = width + 2 WHERE name = 'Totem view.jpg'");
+        self::getContainer()->get(MediaLibrary::class)->reset();
+        self::assertSame(['design ', 'style Lake', 'sheet Gate 1 totem', 'media Totem view.jpg'], $why());
+        $this->step('undo', document: self::GATE);
+        self::assertNotContains('design ', $why(), 'what was taken back is no change');
+
+        $entities = self::getContainer()->get('doctrine.orm.entity_manager');
+        $plan = $entities->getRepository(ReleasePlan::class)->findOneBy(['release' => $made['release']]);
+        self::assertInstanceOf(ReleasePlan::class, $plan);
+        $again = (self::getContainer()->get(CompileAgain::class))($plan);
+        self::assertSame($plan->sha256, CanonicalJson::sha256($again->toArray()));
+    }
+
+    /** A release of before there were inputs gets what can be known of them, marked so; its plan stays. */
+    public function testInputsOfOlderReleasesAreRebuilt(): void
+    {
+        $this->signIn();
+        $before = self::database()->fetchFirstColumn('SELECT sha256 FROM release_plan ORDER BY id');
+        self::database()->executeStatement('UPDATE release_plan SET inputs = NULL, made_of = NULL');
+        self::assertNotSame('', self::getContainer()->get(RebuildInputs::class)->run());
+        self::assertSame('', self::getContainer()->get(RebuildInputs::class)->run());
+
+        self::assertSame($before, self::database()->fetchFirstColumn('SELECT sha256 FROM release_plan ORDER BY id'));
+        $rows = self::database()->fetchAllAssociative('SELECT inputs, rebuilt FROM release_plan');
+        self::assertNotContains(null, array_column($rows, 'inputs'));
+        self::assertSame([1], array_values(array_unique(array_column($rows, 'rebuilt'))));
+        self::assertSame([], array_column($this->handed('gate-1')['newer'], 'why', 'id')[self::GATE] ?? []);
     }
 
     public function testAStopBlocksAReleaseAndAnOldRevisionToo(): void

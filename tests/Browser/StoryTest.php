@@ -175,7 +175,7 @@ final class StoryTest extends BrowserCase
                 'return [...document.querySelectorAll(".bench-stage .pane-text")].some((e) => e.innerText.includes("inner"))',
             ),
         );
-        $page->press('Hand-off')->see('Summer board, revision', '[data-handed="booking"]');
+        $page->press('Hand-off')->see('Summer board: revision', '[data-handed="booking"]');
         $page->press('Bench')->find('.pane');
         $this->release($page, 'Second thoughts');
         $this->handOff($page, 'booking', 'Summer board, release 2');

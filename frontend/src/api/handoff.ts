@@ -38,6 +38,15 @@ export interface PlayerLine {
   } | null
 }
 
+/** A design that no release shows as it would be now, and why. */
+export interface Newer {
+  id: string
+  name: string
+  revision: number
+  released: number | null
+  why: { what: 'design' | 'style' | 'sheet' | 'media'; name: string }[]
+}
+
 /** What a surface should and could show, and what its players say. */
 export interface SurfaceLine {
   surface: { code: string; name: string }
@@ -46,7 +55,7 @@ export interface SurfaceLine {
   ordered: Ordered | null
   /** What rolling back would bring. */
   before: ReleaseLine | null
-  unreleased: { id: string; name: string; revision: number; released: number | null }[]
+  newer: Newer[]
   releases: ReleaseLine[]
   players: PlayerLine[]
 }

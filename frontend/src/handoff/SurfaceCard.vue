@@ -2,7 +2,7 @@
 import { BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { handOff, type SurfaceLine } from '../api/handoff'
+import { handOff, type Newer, type SurfaceLine } from '../api/handoff'
 import { useOnce } from '../api/once'
 import { useSession } from '../session/session'
 import PlayerPart from './PlayerPart.vue'
@@ -30,8 +30,11 @@ const back = computed(() => {
 })
 /** A few of what is not released, the last edited first; the rest when asked for. */
 const whole = ref(false)
-const drafts = computed(() => (whole.value ? props.line.unreleased : props.line.unreleased.slice(0, DRAFTS)))
-const more = computed(() => props.line.unreleased.length - drafts.value.length)
+const drafts = computed(() => (whole.value ? props.line.newer : props.line.newer.slice(0, DRAFTS)))
+const more = computed(() => props.line.newer.length - drafts.value.length)
+
+const why = (design: Newer): string =>
+  design.why.map(({ what, name }) => t(`handoff.newer-${what}`, { name, revision: String(design.revision) })).join(', ')
 
 async function hand(release: number): Promise<void> {
   await goOn(
@@ -66,16 +69,16 @@ async function hand(release: number): Promise<void> {
         </span>
       </dd>
       <dd v-else>{{ t('handoff.nothing') }}</dd>
-      <dt>{{ t('handoff.unreleased') }}</dt>
-      <dd v-if="line.unreleased.length">
+      <dt>{{ t('handoff.newer') }}</dt>
+      <dd v-if="line.newer.length">
         <RouterLink v-for="design in drafts" :key="design.id" :to="{ name: 'bench', params: { design: design.id } }">
-          {{ design.name }}, {{ t('handoff.revision', { revision: String(design.revision) }) }}
+          {{ design.name }}: {{ why(design) }}
         </RouterLink>
         <button v-if="more > 0" type="button" class="plain" @click="whole = true">
           {{ t('handoff.more', { count: String(more) }) }}
         </button>
       </dd>
-      <dd v-else>{{ t('handoff.all-released') }}</dd>
+      <dd v-else>{{ t('handoff.none-newer') }}</dd>
     </dl>
     <RefusalNote :error="error" />
     <form v-if="mayHand && line.releases.length" class="hand-row" @submit.prevent="chosen !== '' && hand(chosen)">

@@ -22,12 +22,15 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Plan\IdleCard;
+use UpperPane\Core\Plan\Inputs\Inputs;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Style\HouseStyle;
 use UpperPane\Core\Style\Palette;
+use UpperPane\Core\Text\Fonts;
 
 /**
  * Gathers what the core needs to judge a design: the surface's sheet, the media's facts, the faces, the site's zone and
@@ -113,10 +116,44 @@ final readonly class Planning
         return Judgement::of($design, $stand->sheet, $stand->area, $this->context($stand->site, $design));
     }
 
+    /**
+     * The same, and all that was taken for it.
+     *
+     * @param ?int $fromMs null: now
+     *
+     * @return array{Judgement, Inputs}
+     */
+    public function judgeOf(Design $design, Stand $stand, ?int $fromMs = null): array
+    {
+        $this->expect($design, $stand->site, null);
+        $context = $this->context($stand->site, $design);
+        [$asking, $inputs] = Inputs::recording(
+            $design,
+            $this->style($stand->site, $design),
+            $stand->sheet,
+            $stand->area,
+            $fromMs === null ? $context : $context->from($fromMs),
+        );
+        $judgement = Judgement::of($design, $stand->sheet, $stand->area, $asking);
+
+        return [$judgement, $inputs()];
+    }
+
+    /** The faces of a site. */
+    public function fonts(Site $site): Fonts
+    {
+        return $this->fonts->of((int) $site->id);
+    }
+
+    private function style(Site $site, Design $design): ?HouseStyle
+    {
+        return $design->style === null ? null : $this->styles->find($site->id, $design->style);
+    }
+
     /** With the house style that the design uses, if any. */
     public function context(Site $site, Design $design): PlanContext
     {
-        $style = $design->style === null ? null : $this->styles->find($site->id, $design->style);
+        $style = $this->style($site, $design);
         $context = $this->unstyled($site);
         $styled = $style === null ? $context : $context->styledBy(Palette::of($style));
 

@@ -14,6 +14,7 @@ use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\Releases;
+use UpperPane\App\Repository\Sealed;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
@@ -30,8 +31,8 @@ use UpperPane\Core\Design\Design;
 use UpperPane\Core\Site\Right;
 
 /**
- * Seals a design at a revision: number, note, and per surface that it is for the plan, what is found there and the
- * plan's SHA-256. A *stop* on any of them blocks it.
+ * Seals a design at a revision: number, note, and per surface that it is for the plan, what is found there, the plan's
+ * SHA-256, and all that it was compiled of. A *stop* on any of them blocks it.
  */
 final readonly class MakeRelease
 {
@@ -41,6 +42,7 @@ final readonly class MakeRelease
         private Releases $releases,
         private Surfaces $surfaces,
         private Planning $planning,
+        private Sealed $sealed,
         private ShiftedClock $clock,
         private Gate $gate,
         private Recorder $recorder,
@@ -130,10 +132,13 @@ final readonly class MakeRelease
         $this->entities->persist($release);
         $stops = [];
         foreach ($stands as [$surface, $stand]) {
-            $judgement = $this->planning->judge($design, $stand);
+            [$judgement, $inputs] = $this->planning->judgeOf($design, $stand);
             $on = static fn (Finding $finding) => ['surface' => $surface->name] + $finding->toArray();
             $stops = [...$stops, ...array_map($on, $judgement->stops())];
             $plan = $judgement->plan->toArray();
+            $sealed = $inputs->toArray();
+            $sum = CanonicalJson::sha256($sealed);
+            $this->sealed->keep(Sealed::INPUTS, $sum, $sealed);
             $this->entities->persist(
                 new ReleasePlan(
                     $release,
@@ -142,6 +147,8 @@ final readonly class MakeRelease
                     array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
                     CanonicalJson::sha256($plan),
                     bin2hex(random_bytes(20)),
+                    $sum,
+                    $inputs->sums(),
                 ),
             );
         }

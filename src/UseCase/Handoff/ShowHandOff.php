@@ -27,6 +27,7 @@ final readonly class ShowHandOff
         private Surfaces $surfaces,
         private Releases $releases,
         private PlayerStates $states,
+        private Newer $newer,
         private Desks $desks,
         private Gate $gate,
     ) {
@@ -45,6 +46,7 @@ final readonly class ShowHandOff
             'zone' => $site->timeZone,
             'surfaces' => array_map(
                 fn (SurfaceRow $surface) => $this->states->ofSurface($surface) + [
+                    'newer' => $this->newer->on($surface),
                     'releases' => $this->lines($this->releases->forSurface($surface)),
                 ],
                 array_values($fed),

@@ -6,31 +6,26 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
-use UpperPane\App\Entity\DocumentRow;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
-use UpperPane\App\Repository\Releases;
-use UpperPane\App\Repository\Surfaces;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Handoff\PlayerState;
 
-/** What surfaces should and could show, and what their players say they show. */
+/** What surfaces should show, and what their players say they show. */
 final readonly class PlayerStates
 {
     public function __construct(
         private EntityManagerInterface $entities,
         private Players $players,
-        private Surfaces $surfaces,
-        private Releases $releases,
         private ShiftedClock $clock,
     ) {
     }
 
-    /** @return array<string, mixed> what a surface should show, could show, and what its players say */
+    /** @return array<string, mixed> what a surface should show, and what its players say */
     public function ofSurface(SurfaceRow $surface): array
     {
         $order = $this->players->orderOf($surface);
@@ -42,7 +37,6 @@ final readonly class PlayerStates
             'after' => $order->number ?? 0,
             'ordered' => self::ordered($order),
             'before' => $this->before($surface, $order),
-            'unreleased' => $this->unreleased($surface),
             'players' => array_map($this->of(...), $players),
         ];
     }
@@ -162,25 +156,5 @@ final readonly class PlayerStates
         }
 
         return null;
-    }
-
-    /** @return list<array<string, mixed>> designs of the surface whose latest revision is in no release */
-    private function unreleased(SurfaceRow $surface): array
-    {
-        $released = $this->releases->latestRevisions($surface);
-        $newer = array_filter(
-            $this->surfaces->designs($surface),
-            static fn (DocumentRow $design) => ($released[$design->id] ?? -1) < $design->revision,
-        );
-
-        return array_map(
-            static fn (DocumentRow $design) => [
-                'id' => $design->id,
-                'name' => $design->name,
-                'revision' => $design->revision,
-                'released' => $released[$design->id] ?? null,
-            ],
-            array_values($newer),
-        );
     }
 }

@@ -16,6 +16,7 @@ use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Gate;
+use UpperPane\App\UseCase\Handoff\Newer;
 use UpperPane\App\UseCase\Player\PlayerStates;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Geometry\Rect;
@@ -31,6 +32,7 @@ final readonly class ShowSurface
         private Surfaces $surfaces,
         private Players $players,
         private PlayerStates $states,
+        private Newer $newer,
         private Undoable $undoable,
         private Gate $gate,
     ) {
@@ -69,7 +71,7 @@ final readonly class ShowSurface
                 $designs,
             ),
             'handed' => $order === null ? null : ['release' => $order->release->id, 'start_ms' => $order->startMs],
-            'draft' => self::draft($designs, $order?->release),
+            'draft' => $this->draft($row, $designs, $order?->release),
             'feeding' => array_map(
                 fn (Player $player) => [
                     'code' => $player->code,
@@ -125,15 +127,15 @@ final readonly class ShowSurface
      * @param list<DocumentRow> $designs the latest changed first
      *
      * @return ?array{id: string, name: string, revision: int} a design with work in it that was changed after what is
-     *     shown was released
+     *     shown was released, or that is what is shown, and would be another now
      */
-    private static function draft(array $designs, ?Release $shown): ?array
+    private function draft(SurfaceRow $row, array $designs, ?Release $shown): ?array
     {
         foreach ($designs as $design) {
             $newer = match (true) {
                 $design->revision === 0 => false,
                 $shown === null => true,
-                $shown->design->id === $design->id => $design->revision > $shown->revision,
+                $shown->design->id === $design->id => $this->newer->than($shown, $design, $row),
                 default => $design->changedAt > $shown->at,
             };
             if ($newer) {

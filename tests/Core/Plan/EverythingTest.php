@@ -17,14 +17,18 @@ use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\LightGrid;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Plan\Inputs\Inputs;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
 use UpperPane\Tests\Support\FromSchema;
+use UpperPane\Tests\Support\TestFonts;
 
 /**
  * Whatever the published schema of designs allows, and no command refuses, can be planned and judged: zones that lie
@@ -108,8 +112,20 @@ final class EverythingTest extends TestCase
             $result = $validator->validate(json_decode(CanonicalJson::encode($plan->toArray())), $published);
             $faults = $result->error() === null ? [] : (new ErrorFormatter())->formatKeyed($result->error());
             self::assertSame([], $faults, json_encode($design->toArray(), \JSON_UNESCAPED_UNICODE) ?: '');
+            $round % 4 === 0 && self::assertComesAgain($design, $size);
         }
         self::assertGreaterThanOrEqual(12, count($kinds), implode(' ', array_keys($kinds)));
+    }
+
+    /** What was sealed of its inputs gives the same bytes, also where the Stock is empty by then. */
+    private static function assertComesAgain(Design $design, Size $size): void
+    {
+        $sheet = SurfaceSheet::ofSize($size, 1000 * $size->width, 1000 * $size->height);
+        [$asking, $inputs] = Inputs::recording($design, null, $sheet, null, Build::context(...self::media()));
+        $plan = Judgement::of($design, $sheet, null, $asking)->plan;
+        $sealed = CanonicalJson::encode($inputs()->toArray());
+        $again = Inputs::read((array) json_decode($sealed, true))->plan(new TestFonts());
+        self::assertSame(CanonicalJson::encode($plan->toArray()), CanonicalJson::encode($again->toArray()));
     }
 
     private static function planned(Design $design, Surface $surface): Plan
