@@ -72,29 +72,63 @@ final class BenchClient
      */
     public function send(string $site, string $name, int $bytes, callable $part, int $partBytes): string
     {
-        $this->call('POST', "/api/sites/$site/uploads", null, [
-            "Upload-Length: $bytes",
-            'Upload-Metadata: filename '.base64_encode($name),
-        ]);
-        $upload = (string) parse_url((string) $this->located, \PHP_URL_PATH);
+        $upload = $this->begin($site, $name, $bytes);
         for ($from = 0; $from < $bytes; $from += $partBytes) {
-            curl_setopt_array($this->curl, [
-                \CURLOPT_URL => $this->address.$upload,
-                \CURLOPT_CUSTOMREQUEST => 'PATCH',
-                \CURLOPT_HTTPHEADER => [
-                    'X-Csrf-Token: '.$this->csrf,
-                    'Content-Type: application/offset+octet-stream',
-                    "Upload-Offset: $from",
-                ],
-                \CURLOPT_POSTFIELDS => $part(min($partBytes, $bytes - $from)),
-            ]);
-            $answer = (string) curl_exec($this->curl);
-            if (curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE) !== 204) {
+            [$status, $answer] = $this->part($upload, $from, $part(min($partBytes, $bytes - $from)));
+            if ($status !== 204) {
                 throw new \RuntimeException("PATCH $upload at $from: $answer");
             }
         }
 
         return $upload;
+    }
+
+    /**
+     * @param array<string, mixed> $fields
+     *
+     * @return array<string, mixed>
+     */
+    public function form(string $path, array $fields): array
+    {
+        curl_setopt_array($this->curl, [
+            \CURLOPT_URL => $this->address.$path,
+            \CURLOPT_CUSTOMREQUEST => 'POST',
+            \CURLOPT_HTTPHEADER => ['X-Csrf-Token: '.$this->csrf],
+            \CURLOPT_POSTFIELDS => $fields,
+        ]);
+        $answer = (string) curl_exec($this->curl);
+        $status = (int) curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE);
+
+        return $status < 400 ? (array) json_decode($answer, true) : throw new \RuntimeException("POST $path: $status $answer");
+    }
+
+    /** @return string the address of an upload that begins */
+    public function begin(string $site, string $name, int $bytes): string
+    {
+        $this->call('POST', "/api/sites/$site/uploads", null, [
+            "Upload-Length: $bytes",
+            'Upload-Metadata: filename '.base64_encode($name),
+        ]);
+
+        return (string) parse_url((string) $this->located, \PHP_URL_PATH);
+    }
+
+    /** @return array{int, string} status and answer; 0 where none came */
+    public function part(string $upload, int $from, string $bytes): array
+    {
+        curl_setopt_array($this->curl, [
+            \CURLOPT_URL => $this->address.$upload,
+            \CURLOPT_CUSTOMREQUEST => 'PATCH',
+            \CURLOPT_HTTPHEADER => [
+                'X-Csrf-Token: '.$this->csrf,
+                'Content-Type: application/offset+octet-stream',
+                "Upload-Offset: $from",
+            ],
+            \CURLOPT_POSTFIELDS => $bytes,
+        ]);
+        $answer = (string) curl_exec($this->curl);
+
+        return [(int) curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE), $answer];
     }
 
     /** What the last request took, in ms, as curl measured it. */

@@ -48,15 +48,16 @@ const swap = (other: string): void => void (other && glazing.swap(props.zone, ot
         class="measure"
         :placeholder="t('divide.for-example')"
         :aria-invalid="!!refused"
-        @keydown.enter.prevent="divide('columns')"
+        @keydown.enter.exact.prevent="divide('columns')"
+        @keydown.enter.shift.prevent="divide('rows')"
         @keydown.esc.stop="typed = ''" />
       <span v-if="refused" class="refusal" role="alert">{{ refused.title }} {{ refused.mend }}</span>
     </label>
     <div class="button-row">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="divide('columns')">
+      <button type="button" class="btn btn-sm btn-outline-dark" :title="t('divide.columns-key')" @click="divide('columns')">
         {{ t('empty.columns') }}
       </button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="divide('rows')">
+      <button type="button" class="btn btn-sm btn-outline-dark" :title="t('divide.rows-key')" @click="divide('rows')">
         {{ t('empty.rows') }}
       </button>
       <button v-if="split" type="button" class="btn btn-sm btn-outline-dark" @click="glazing.turn(split)">{{ t('divide.turn') }}</button>

@@ -26,6 +26,7 @@ const keys: [string, string][] = [
   ['0, 1 and 2', 'keys.zoom'],
   ['Ctrl+wheel, Space+drag', 'keys.hand'],
   ['Arrows, Shift+arrows', 'keys.guide'],
+  ['Enter, Shift+Enter', 'keys.divide'],
   ['Shift+click', 'keys.span'],
   ['+  -  0', 'keys.elevation-zoom'],
   ['Arrows', 'keys.elevation-pan'],
