@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Repository;
 
+use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use UpperPane\App\Entity\Media;
 
@@ -25,6 +26,32 @@ final readonly class References
     public function remove(string $document, string $media): void
     {
         $this->database->delete('reference', ['document_id' => $document, 'media' => $media]);
+    }
+
+    /**
+     * @param list<string> $documents
+     *
+     * @return string in which revisions they are, as letters and digits
+     */
+    public function versions(array $documents): string
+    {
+        $revisions = $documents === [] ? [] : $this->database->fetchAllKeyValue(
+            'SELECT id, revision FROM document WHERE id IN (?) ORDER BY id',
+            [$documents],
+            [ArrayParameterType::STRING],
+        );
+
+        return hash('xxh64', (string) json_encode($revisions));
+    }
+
+    /** @return string which files the media are that a document uses, and how far they are, as letters and digits */
+    public function mediaOf(string $document): string
+    {
+        return hash('xxh64', (string) json_encode($this->database->fetchAllNumeric(
+            'SELECT m.id, m.sha256, m.state, m.taken_ms FROM reference r JOIN media m ON m.id = r.media '.
+                'WHERE r.document_id = ? ORDER BY m.id',
+            [$document],
+        )));
     }
 
     /** @return list<string> names of the documents that use a medium; of a font, that have something written in it */

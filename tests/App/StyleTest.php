@@ -63,6 +63,60 @@ final class StyleTest extends ApiCase
         self::assertStringContainsString('#AABBCC', (string) json_encode($plans[1]['plan']));
     }
 
+    /**
+     * Whoever has a design open hears that what it uses is another now, and is never told only a part of what that
+     * changes: the answer to an edit made beside the old style holds everything.
+     */
+    public function testAnOpenDesignHearsWhatItUses(): void
+    {
+        $this->signIn();
+        $style = $this->style('Heard', ['ink' => '#102030']);
+        $this->put(self::BOARD, ['do' => 'design.style', 'style' => $style]);
+        $open = $this->call('GET', '/api/documents/'.self::BOARD);
+        $edit = fn (string $depends, int $revision, string $colour): array => $this->call(
+            'POST',
+            '/api/documents/'.self::BOARD.'/batches',
+            [
+                'batch' => self::uuid(),
+                'client' => self::uuid(),
+                'revision' => $revision,
+                'depends' => $depends,
+                'commands' => [Sketch::fill('z-right', Sketch::colour($colour))],
+            ],
+            200,
+        );
+        $since = fn (): string => $this->call('GET', '/api/documents/'.self::BOARD.'/since/0')['depends'];
+        $edited = $edit($open['depends'], $open['revision'], 'ink@#102030');
+        self::assertSame([['z-right'], $open['depends']], [array_keys($edited['zones']), $since()]);
+
+        $this->put($style, ['do' => 'style.colour', 'id' => 'ink', 'colour' => ['name' => 'ink', 'hex' => '#445566']]);
+        self::assertNotSame($edited['depends'], $since());
+        $whole = $edit($edited['depends'], $edited['revision'], 'ink@#102031');
+        self::assertTrue($whole['whole'] ?? false);
+        self::assertSame(array_keys($open['zones']), array_keys($whole['zones']));
+        self::assertSame($whole['depends'], $since());
+        self::assertArrayNotHasKey('whole', $edit($whole['depends'], $whole['revision'], 'ink@#102032'));
+        $undone = $this->call(
+            'POST',
+            '/api/documents/'.self::BOARD.'/undo',
+            ['batch' => self::uuid(), 'client' => self::uuid(), 'depends' => $edited['depends']],
+            200,
+        );
+        self::assertTrue($undone['whole'] ?? false);
+
+        $before = $since();
+        self::database()->executeStatement(
+            'UPDATE media SET sha256 = SHA2(sha256, 256) WHERE id IN (SELECT media FROM reference WHERE document_id = ?)',
+            [self::BOARD],
+        );
+        self::assertNotSame($before, $since(), 'a medium that was replaced');
+        $sheet = $this->call('GET', '/api/surfaces/booking');
+        $before = $since();
+        $this->signIn('ada');
+        $this->put($sheet['document'], ['do' => 'field.set', 'field' => 'viewing_mm', 'value' => [500, 7000]]);
+        self::assertNotSame($before, $since(), 'its surface');
+    }
+
     public function testWhatCannotBeIsRefused(): void
     {
         $this->signIn();

@@ -63,6 +63,15 @@ final class StyleTest extends BrowserCase
         $page->until('beside it as Winter', fn () => $ground('.beside') === 'rgb(63, 124, 172)');
         $this->assertAccessible($page);
 
+        // Somebody else has it open, and does nothing.
+        $other = $this->page();
+        $other->signIn('ada')->open('/designs')->see('By the house');
+        $drawn = fn (): string => (string) $other->script(
+            'const item = document.querySelector(".canvas-room .pane-zone .pane-colour")'.
+                '; return item ? getComputedStyle(item).backgroundColor : ""',
+        );
+        $other->press('By the house')->until('as it is', fn () => $drawn() === 'rgb(16, 32, 48)');
+
         // The style changes: so does the design.
         $page->open('/stock/styles')->press('Quayside', '.styles-body nav');
         $page->until('Quayside', fn () => $called() === 'Quayside' && count($page->all('.colour-line')) === 2);
@@ -73,6 +82,10 @@ final class StyleTest extends BrowserCase
         $page->open('/designs')->see('By the house');
         $page->press('By the house')->until('restyled', fn () => $ground('.canvas-room') === 'rgb(64, 0, 32)');
         $page->find('.bench-stage .pane-mark img');
+        $other->until('drawn anew there', fn () => $drawn() === 'rgb(64, 0, 32)', 30);
+        $other->see('What this design uses has changed');
+        $other->find('.bench-stage .pane-mark img');
+        $this->assertAccessible($other);
     }
 
     /** Sets one field of a colour's line: 1 its name, 2 its #RRGGBB. */

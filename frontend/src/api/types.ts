@@ -52,6 +52,8 @@ export interface DocumentAnswer {
   whole?: boolean
   undo: { undo: Label[] | null; redo: Label[] | null }
   between: RevisionLine[]
+  /** In which versions it uses other documents and media: given back with every change. */
+  depends?: string
 }
 
 /** A touched thing in both versions; null where it is not there. */

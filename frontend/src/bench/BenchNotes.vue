@@ -47,6 +47,10 @@ const besideField = (path: string): boolean =>
       </p>
       <button type="button" class="plain" @click="design.news = []">{{ t('close') }}</button>
     </BToast>
+    <BToast :model-value="design.redrawn" is-status no-progress no-close-button body-class="note-body news-note">
+      <p>{{ t('bench.redrawn') }}</p>
+      <button type="button" class="plain" @click="design.redrawn = false">{{ t('close') }}</button>
+    </BToast>
     <BToast :model-value="gone.length > 0" is-status no-progress no-close-button body-class="note-body gone-note">
       <p v-for="one in gone" :key="one.letter">{{ t('bench.gone', { letter: one.letter, fill: t(`fill.${one.kind}`) }) }}</p>
       <button type="button" class="btn btn-sm btn-outline-dark" @click="bringBack">{{ t('bench.bring-back') }}</button>

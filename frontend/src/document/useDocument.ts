@@ -7,6 +7,14 @@ import { BatchQueue } from './queue'
 
 const RETRY_MS = 1500
 
+/** What was done since a revision, the latest first, and in which versions the document uses others. */
+interface Since {
+  revision: number
+  depends: string
+  revisions: RevisionLine[]
+  here: { name: string; spot: string }[]
+}
+
 interface Options<Answer> {
   /** Takes an answer over; fresh ones hold everything. */
   take: (answer: Answer, fresh: boolean) => void
@@ -34,15 +42,20 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
   /** Who else has it open, and where they are in it. */
   const here = shallowRef<{ name: string; spot: string }[]>([])
   const undo = shallowRef<DocumentAnswer['undo']>({ undo: null, redo: null })
+  /** Whether what it uses is another now than when this page last said so. */
+  const redrawn = ref(false)
+  let depends = ''
   let queue: BatchQueue | null = null
   let opening: Promise<void> = Promise.resolve()
   let running: Promise<void> | null = null
   const idle: (() => void)[] = []
+  const seen = (): { depends?: string } => (depends ? { depends } : {})
   const path = (rest = ''): string => `/api/documents/${id.value}${rest}`
 
   function accept(answer: Answer, fresh: boolean): void {
     revision.value = answer.revision
     undo.value = answer.undo
+    depends = answer.depends ?? depends
     if (answer.between.length) news.value = answer.between
     take(answer, fresh || answer.whole === true)
   }
@@ -54,6 +67,8 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     refusal.value = conflict.value = null
     news.value = []
     here.value = []
+    redrawn.value = false
+    depends = ''
     opening = begin(document)
     await opening
   }
@@ -114,6 +129,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
           commands,
           sure: sure === true,
           view: view(),
+          ...seen(),
         }
         const answer = await call<Answer>('POST', `/api/documents/${current.document}/batches`, body)
         if (current.document === id.value) accept(answer, false)
@@ -170,7 +186,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     await settled()
     refusal.value = null
     try {
-      const sent = { batch: crypto.randomUUID(), client: await clientId(), view: view(), ...body }
+      const sent = { batch: crypto.randomUUID(), client: await clientId(), view: view(), ...seen(), ...body }
       accept(await call<Answer>('POST', address, sent), false)
       return true
     } catch (error) {
@@ -185,14 +201,17 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
   /** Asks whether others did anything; what they did is shown and said. */
   async function listen(): Promise<void> {
     if (!id.value || running !== null || waiting.value > 0 || conflict.value) return
-    const since = await call<{ revision: number; revisions: RevisionLine[]; here: { name: string; spot: string }[] }>(
+    const since = await call<Since>(
       'GET',
       path(`/since/${revision.value}?${new URLSearchParams({ spot: spot?.() ?? '' }).toString()}`),
     ).catch(() => null)
     if (since) here.value = since.here
-    if (!since || since.revision <= revision.value || running !== null) return
+    if (!since || running !== null || waiting.value > 0) return
+    const isAnother = depends !== '' && since.depends !== depends
+    if (since.revision <= revision.value && !isAnother) return
     await reload()
     news.value = [...since.revisions].reverse()
+    redrawn.value ||= isAnother && since.revisions.length === 0
   }
 
   const unsaved = computed(() => waiting.value > 0)
@@ -206,6 +225,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     refusal,
     conflict,
     news,
+    redrawn,
     here,
     undo,
     open,

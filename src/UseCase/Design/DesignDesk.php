@@ -17,6 +17,7 @@ use UpperPane\App\Repository\StarterShelves;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Document\Depends;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
@@ -89,6 +90,17 @@ final readonly class DesignDesk implements Desk
             $this->surfaces->demand($site, $come, '/commands/0/surfaces');
             $this->lines->follow($before->id, $before->siteId, $after);
         }
+    }
+
+    public function dependsOn(LoadedDocument $head): Depends
+    {
+        $surface = $this->planning->stand($head)->surface;
+        $used = array_values(array_filter([self::design($head)->style, $surface?->document]));
+
+        return new Depends(
+            $this->references->versions($used),
+            fn () => $this->references->mediaOf($head->id),
+        );
     }
 
     public function whole(LoadedDocument $head, Person $person, View $view): array

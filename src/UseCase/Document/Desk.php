@@ -38,6 +38,9 @@ interface Desk
      */
     public function follow(LoadedDocument $before, Document $after, bool $sure): void;
 
+    /** Which other documents and media it is drawn with, in which versions. */
+    public function dependsOn(LoadedDocument $head): Depends;
+
     /**
      * Everything, for opening it or catching up.
      *

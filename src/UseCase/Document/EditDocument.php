@@ -42,10 +42,11 @@ final readonly class EditDocument
      */
     public function __invoke(string $id, Input $input, Person $person): array
     {
-        $input->keys(['batch', 'client', 'revision', 'shown', 'commands', 'view', 'sure']);
+        $input->keys(['batch', 'client', 'revision', 'shown', 'commands', 'view', 'sure', 'depends']);
         [$batchId, $client] = [$input->uuid('batch'), $input->uuid('client')];
         $view = View::parse($input->optional('view'));
         $sure = $input->has('sure') && $input->bool('sure');
+        $drawn = $input->optional('depends')?->asText(64);
 
         return $this->entities->wrapInTransaction(function () use (
             $id,
@@ -55,14 +56,21 @@ final readonly class EditDocument
             $client,
             $view,
             $sure,
+            $drawn,
         ) {
             [$head, $desk] = $this->desks->open($id, $person, true);
             $known =
                 $this->documents->knows($batchId, $id, $person, Nature::Edit) ??
                 throw Conflict::because('request.id_taken', ['id' => $batchId]);
             if ($known) {
-                return $desk->whole($head, $person, $view) + ['between' => [], 'repeated' => true];
+                return $desk->whole($head, $person, $view) + [
+                    'between' => [],
+                    'depends' => $desk->dependsOn($head)->text(),
+                    'repeated' => true,
+                ];
             }
+            // Where the page shows an older house style, a part of the new one would stand beside the rest of the old.
+            $isStale = $drawn !== null && !$desk->dependsOn($head)->agreesWith($drawn);
             $kind = $this->kinds->named($head->kind);
             $batch = Batch::parse($input->child('commands'), $kind)->merged();
             $made = $input->int('revision', 0, $head->revision);
@@ -87,7 +95,11 @@ final readonly class EditDocument
 
             $between = $this->between($id, $unseen, $client);
 
-            return $desk->changed($stored, $seen, $person, $view) + ['between' => $between];
+            $answer = $isStale
+                ? $desk->whole($stored, $person, $view)
+                : $desk->changed($stored, $seen, $person, $view);
+
+            return $answer + ['between' => $between, 'depends' => $desk->dependsOn($stored)->text()];
         });
     }
 

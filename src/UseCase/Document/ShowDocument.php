@@ -22,7 +22,10 @@ final readonly class ShowDocument
     {
         [$head, $desk] = $this->desks->open($id, $person);
 
-        return $desk->whole($head, $person, $view) + ['between' => []];
+        return $desk->whole($head, $person, $view) + [
+            'between' => [],
+            'depends' => $desk->dependsOn($head)->text(),
+        ];
     }
 
     /**
@@ -39,16 +42,17 @@ final readonly class ShowDocument
     /**
      * @param string $spot where in it the person is
      *
-     * @return array{revision: int, revisions: list<array<string, mixed>>,
-     *     here: list<array{name: string, spot: string}>} only those after a revision, the latest first; and who else
-     *     has it open
+     * @return array{revision: int, depends: string, revisions: list<array<string, mixed>>,
+     *     here: list<array{name: string, spot: string}>} only those after a revision, the latest first; who else has it
+     *     open; and in which versions it uses others
      */
     public function since(string $id, int $revision, string $spot, Person $person): array
     {
-        [$head] = $this->desks->open($id, $person);
+        [$head, $desk] = $this->desks->open($id, $person);
 
         return [
             'revision' => $head->revision,
+            'depends' => $desk->dependsOn($head)->text(),
             'revisions' => $revision >= $head->revision ? [] : $this->documents->lines($id, $revision),
             'here' => $this->presence->seen($id, $person, $spot),
         ];

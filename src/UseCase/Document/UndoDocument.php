@@ -39,17 +39,30 @@ final readonly class UndoDocument
      */
     public function __invoke(string $id, Input $input, Person $person, Nature $nature): array
     {
-        $input->keys(['batch', 'client', 'view']);
+        $input->keys(['batch', 'client', 'view', 'depends']);
+        $drawn = $input->optional('depends')?->asText(64);
         [$batchId, $client] = [$input->uuid('batch'), $input->uuid('client')];
         $view = View::parse($input->optional('view'));
 
-        return $this->entities->wrapInTransaction(function () use ($id, $person, $nature, $batchId, $client, $view) {
+        return $this->entities->wrapInTransaction(function () use (
+            $id,
+            $person,
+            $nature,
+            $batchId,
+            $client,
+            $view,
+            $drawn,
+        ) {
             [$head, $desk] = $this->desks->open($id, $person, true);
             $known =
                 $this->documents->knows($batchId, $id, $person, $nature) ??
                 throw Conflict::because('request.id_taken', ['id' => $batchId]);
             if ($known) {
-                return $desk->whole($head, $person, $view) + ['between' => [], 'repeated' => true];
+                return $desk->whole($head, $person, $view) + [
+                    'between' => [],
+                    'depends' => $desk->dependsOn($head)->text(),
+                    'repeated' => true,
+                ];
             }
             $target = $this->target($head, $person, $nature);
             $batch = $this->documents->inverse($id, $target->number, $this->kinds->named($head->kind));
@@ -80,7 +93,14 @@ final readonly class UndoDocument
                 $target->number,
             );
 
-            return $desk->changed($stored, $head->document, $person, $view) + ['between' => []];
+            $answer = $drawn === null || $desk->dependsOn($head)->agreesWith($drawn)
+                ? $desk->changed($stored, $head->document, $person, $view)
+                : $desk->whole($stored, $person, $view);
+
+            return $answer + [
+                'between' => [],
+                'depends' => $desk->dependsOn($stored)->text(),
+            ];
         });
     }
 

@@ -8,6 +8,7 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\FontShelf;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\References;
+use UpperPane\App\UseCase\Document\Depends;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
@@ -55,6 +56,11 @@ final readonly class StyleDesk implements Desk
         foreach ($after->types as $step) {
             $fonts->face($step->font, $step->weight);
         }
+    }
+
+    public function dependsOn(LoadedDocument $head): Depends
+    {
+        return Depends::onNothing();
     }
 
     public function whole(LoadedDocument $head, Person $person, View $view): array

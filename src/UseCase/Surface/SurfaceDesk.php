@@ -14,6 +14,7 @@ use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
+use UpperPane\App\UseCase\Document\Depends;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\View;
 use UpperPane\Core\Base\Refusal;
@@ -78,6 +79,11 @@ final readonly class SurfaceDesk implements Desk
         $this->followPlayers($row, $sheet, $after);
         $row->follow($after);
         $this->entities->flush();
+    }
+
+    public function dependsOn(LoadedDocument $head): Depends
+    {
+        return Depends::onNothing();
     }
 
     public function whole(LoadedDocument $head, Person $person, View $view): array

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Support\Notes;
 
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\UseCase\Document\Depends;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
@@ -36,6 +37,11 @@ final readonly class NotesDesk implements Desk
 
     public function follow(LoadedDocument $before, Document $after, bool $sure): void
     {
+    }
+
+    public function dependsOn(LoadedDocument $head): Depends
+    {
+        return Depends::onNothing();
     }
 
     public function whole(LoadedDocument $head, Person $person, View $view): array
