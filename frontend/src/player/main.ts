@@ -6,6 +6,7 @@ import { askToBe, ownIdentity } from './pairing'
 import { whatShows, type Shows } from './shows'
 import { loadKept, saveKept, type Held, type Identity, type Kept } from './store'
 import { SteadyClock } from './steady'
+import { Together } from './together'
 import { RasterWindow, windowFor } from './window'
 import { say } from './words'
 
@@ -33,6 +34,12 @@ class Player {
   private shown: Showing = { scene: '', zones: {} }
   private failed = ''
   private asks = false
+  private polling = false
+  private readonly together = new Together(
+    code,
+    () => void this.poll(),
+    (offset) => this.clock.hear(Date.now() + offset, performance.now()),
+  )
 
   constructor(
     private readonly kept: Kept,
@@ -68,6 +75,8 @@ class Player {
   }
 
   poll = async (): Promise<void> => {
+    if (this.polling) return
+    this.polling = true
     try {
       const orders = await fetchOrders(this.identity)
       const order = wanted(orders)
@@ -84,11 +93,14 @@ class Player {
       this.kept.next = next
       this.kept.ordersNumber = orders.number
       await saveKept(code, this.kept)
+      this.together.took(next.sha256)
       await forgetOthers([before, next])
       this.failed = ''
     } catch (error) {
       this.failed = error instanceof Error ? error.message : 'network'
       if (this.failed === '404') await this.pairAgain()
+    } finally {
+      this.polling = false
     }
     if (!this.held && !this.kept.next && !this.asks) word.textContent = say('waiting', { player: this.identity.name })
   }
@@ -123,6 +135,7 @@ class Player {
       this.clock.frozen = heard.frozen
       this.clock.hear(heard.serverMs, heard.atMonotonic)
       this.kept.offset = this.clock.offsetMs(Date.now())
+      this.together.heard(this.kept.offset)
       await saveKept(code, this.kept)
     } catch {
       // The server is away: the last known offset goes on holding.
