@@ -13,45 +13,45 @@ use UpperPane\Core\Time\Cycles;
  */
 final readonly class SceneLength
 {
-    public const OPEN = 'open';
-    public const MS = 'ms';
-    public const LEADER = 'leader';
-    public const LONGEST = 'longest';
-
-    private function __construct(public string $kind, public int $ms = 0, public string $leader = '')
+    private function __construct(public LengthKind $kind, public int $ms = 0, public string $leader = '')
     {
     }
 
     public static function open(): self
     {
-        return new self(self::OPEN);
+        return new self(LengthKind::Open);
     }
 
     public static function longest(): self
     {
-        return new self(self::LONGEST);
+        return new self(LengthKind::Longest);
     }
 
     public static function parse(Input $input): self
     {
-        $kind = (string) $input->choice('kind', [self::OPEN, self::MS, self::LEADER, self::LONGEST]);
-        $input->keys(['kind', ...$kind === self::MS ? ['ms'] : [], ...$kind === self::LEADER ? ['zone'] : []]);
+        $kind = $input->enum('kind', LengthKind::class);
+        $keys = match ($kind) {
+            LengthKind::Open, LengthKind::Longest => [],
+            LengthKind::Ms => ['ms'],
+            LengthKind::Leader => ['zone'],
+        };
+        $input->keys(['kind', ...$keys]);
 
-        return new self(
-            $kind,
-            $kind === self::MS ? $input->int('ms', 1, Cycles::HORIZON_MS) : 0,
-            $kind === self::LEADER ? $input->id('zone') : '',
-        );
+        return match ($kind) {
+            LengthKind::Open, LengthKind::Longest => new self($kind),
+            LengthKind::Ms => new self($kind, ms: $input->int('ms', 1, Cycles::HORIZON_MS)),
+            LengthKind::Leader => new self($kind, leader: $input->id('zone')),
+        };
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['kind' => $this->kind] +
+        return ['kind' => $this->kind->value] +
             match ($this->kind) {
-                self::MS => ['ms' => $this->ms],
-                self::LEADER => ['zone' => $this->leader],
-                default => [],
+                LengthKind::Open, LengthKind::Longest => [],
+                LengthKind::Ms => ['ms' => $this->ms],
+                LengthKind::Leader => ['zone' => $this->leader],
             };
     }
 }

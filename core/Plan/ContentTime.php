@@ -11,8 +11,8 @@ use UpperPane\Core\Design\Fill\FillKind;
 use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Fill\TextFill;
+use UpperPane\Core\Design\LengthKind;
 use UpperPane\Core\Design\Scene;
-use UpperPane\Core\Design\SceneLength;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Text\ReadingTime;
 
@@ -76,10 +76,10 @@ final readonly class ContentTime
             : 0;
 
         return match ($scene->length->kind) {
-            SceneLength::OPEN => null,
-            SceneLength::MS => $scene->length->ms,
-            SceneLength::LEADER => $cycle($scene->length->leader) ?: self::PLAIN_MS,
-            default => max([0, ...array_map($cycle, $scene->zones())]) ?: self::PLAIN_MS,
+            LengthKind::Open => null,
+            LengthKind::Ms => $scene->length->ms,
+            LengthKind::Leader => $cycle($scene->length->leader) ?: self::PLAIN_MS,
+            LengthKind::Longest => max([0, ...array_map($cycle, $scene->zones())]) ?: self::PLAIN_MS,
         };
     }
 }

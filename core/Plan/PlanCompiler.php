@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\LengthKind;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Surface\Ground;
@@ -56,14 +57,14 @@ final class PlanCompiler
         $findings = [];
         foreach ($design->round as $id) {
             $scene = $design->scene($id);
-            if ($scene->length->kind === $scene->length::OPEN && count($design->round) > 1) {
+            if ($scene->length->kind === LengthKind::Open && count($design->round) > 1) {
                 $findings[] = Finding::of('round.never_ends', Severity::Stop, "/scenes/$id/length", [
                     'scene' => $scene->name,
                 ]);
             }
         }
         foreach ($design->scenes as $id => $scene) {
-            if ($scene->length->kind === $scene->length::LEADER && !$scene->holds($scene->length->leader)) {
+            if ($scene->length->kind === LengthKind::Leader && !$scene->holds($scene->length->leader)) {
                 $findings[] = Finding::of('scene.leader_gone', Severity::Stop, "/scenes/$id/length/zone", [
                     'scene' => $scene->name,
                 ]);

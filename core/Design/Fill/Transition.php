@@ -9,25 +9,25 @@ use UpperPane\Core\Base\Input;
 /** How an entry enters; it takes the first `ms` of the entry's own time (model §6). A cut takes none. */
 final readonly class Transition
 {
-    private const USUAL_FADE_MS = 600;
+    private const USUAL_MS = 600;
 
-    private function __construct(public string $kind, public int $ms)
+    private function __construct(public TransitionKind $kind, public int $ms)
     {
     }
 
     public static function cut(): self
     {
-        return new self('cut', 0);
+        return new self(TransitionKind::Cut, 0);
     }
 
-    /** A fade whose `ms` is left out takes the usual time. */
+    /** One whose `ms` is left out takes the usual time. */
     public static function parse(Input $input): self
     {
         $input->keys(['kind', 'ms']);
-        $kind = (string) $input->choice('kind', ['cut', 'fade']);
-        $fadeMs = $input->has('ms') ? $input->int('ms', 0, 10_000) : self::USUAL_FADE_MS;
+        $kind = $input->enum('kind', TransitionKind::class);
+        $ms = $input->has('ms') ? $input->int('ms', 0, 10_000) : self::USUAL_MS;
 
-        return new self($kind, $kind === 'cut' ? 0 : $fadeMs);
+        return new self($kind, $kind->takesTime() ? $ms : 0);
     }
 
     /** The same, but no longer than that. */
@@ -39,6 +39,6 @@ final readonly class Transition
     /** @return array{kind: string, ms: int} */
     public function toArray(): array
     {
-        return ['kind' => $this->kind, 'ms' => $this->ms];
+        return ['kind' => $this->kind->value, 'ms' => $this->ms];
     }
 }

@@ -8,6 +8,7 @@ use UpperPane\Core\Change\Change;
 use UpperPane\Core\Change\Command;
 use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\LengthKind;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Design\SceneLength;
 use UpperPane\Core\Design\Spot;
@@ -29,7 +30,7 @@ final class Joining
         ?string $before,
         bool $joins,
     ): Change {
-        $open = SceneLength::OPEN;
+        $open = LengthKind::Open;
         $scene = $joins && $scene->length->kind === $open ? $scene->with(['length' => SceneLength::longest()]) : $scene;
         $change = (new PutScene(
             $scene,

@@ -11,7 +11,26 @@ const props = defineProps<{ zone: string }>()
 const emit = defineEmits<{ fill: [kind: Fill['kind']]; stock: [] }>()
 const { t } = useI18n()
 const design = useDesign()
-const kinds = ['text', 'clock', 'dial', 'count', 'progress', 'qr', 'shape', 'chart', 'web', 'live', 'colour', 'playlist'] as const
+/** In their order; a kind that is added does not compile without saying whether it is offered. */
+const OFFERED: Record<Fill['kind'], boolean> = {
+  text: true,
+  clock: true,
+  dial: true,
+  count: true,
+  progress: true,
+  qr: true,
+  shape: true,
+  chart: true,
+  web: true,
+  live: true,
+  colour: true,
+  playlist: true,
+  // These come from the Stock, and this is what one begins with.
+  picture: false,
+  video: false,
+  empty: false,
+}
+const kinds = (Object.keys(OFFERED) as Fill['kind'][]).filter((kind) => OFFERED[kind])
 const split = (axis: 'x' | 'y'): void =>
   void goOn(() => design.split(props.zone, axis, halvesOf(design.bench, props.zone)[axis].at), faceOf(props.zone))
 </script>

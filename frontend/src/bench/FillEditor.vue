@@ -23,6 +23,8 @@ const { t } = useI18n()
 const design = useDesign()
 /** As it was sent last: while that is on the way, the next change goes on from it and takes nothing back. */
 let sent: Fill | null = null
+/** A kind of fill without fields of its own does not compile. */
+const without = (fill: never): never => fill
 function set(part: Partial<Fill>, target: string): void {
   const base = design.waiting > 0 && sent?.kind === props.fill.kind ? sent : props.fill
   sent = { ...base, ...part } as Fill
@@ -58,4 +60,5 @@ function set(part: Partial<Fill>, target: string): void {
   <WebFields v-else-if="fill.kind === 'web'" :fill="fill" @set="set" />
   <LiveFields v-else-if="fill.kind === 'live'" :fill="fill" @set="set" />
   <PlaylistEditor v-else-if="fill.kind === 'playlist'" :fill="fill" :items="items" />
+  <template v-else>{{ without(fill) }}</template>
 </template>

@@ -1,6 +1,7 @@
 import { drawItem, type MediaUrl } from './draw'
 import { midnightBefore, sceneAt } from './phase'
 import { StageZone, type ShareOf } from './stageZone'
+import { enter, entersForMs } from './transitions'
 import type { Drawing, Plan, RoundPlan, ScenePlan } from './types'
 
 /** What the renderer needs of a plan. */
@@ -152,15 +153,15 @@ export class Stage {
     if (!scene) return { scene: '', zones: {} }
     const midnight = midnightBefore(this.plan.days, nowMs)
     const transition = this.plan.scenes[id]?.transition
-    const fade = transition?.kind === 'fade' && now.enters && round.scenes.length > 1 ? transition.ms : 0
+    const forMs = entersForMs(transition, now.enters && round.scenes.length > 1)
     const leaving =
-      now.sinceMs < fade ? round.scenes[(now.index + round.scenes.length - 1) % round.scenes.length] : undefined
+      now.sinceMs < forMs ? round.scenes[(now.index + round.scenes.length - 1) % round.scenes.length] : undefined
     for (const [other, one] of this.scenes) one.hide(other !== id && other !== leaving?.scene)
     if (leaving) this.hold(leaving, now.sinceMs, nowMs, midnight)
     scene.hide(false)
     // Moving an element that is last already would stop its videos.
     if (this.root.lastElementChild !== scene.element) this.root.append(scene.element)
-    scene.element.style.opacity = fade > 0 && now.sinceMs < fade ? String(now.sinceMs / fade) : ''
+    enter(scene.element, transition, now.sinceMs, forMs)
     this.prepare(round, now.index, now.leftMs)
     return { scene: id, zones: scene.at(now.sinceMs, nowMs, midnight, running) }
   }

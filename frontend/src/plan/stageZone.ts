@@ -5,6 +5,7 @@ import { steerLive } from './live'
 import { showing } from './phase'
 import { hush } from './standIns'
 import { steerVideo } from './steerVideo'
+import { enter, entersForMs } from './transitions'
 import type { Item, ZonePlan } from './types'
 
 /** How much has passed of the scene or of a zone's playlist. */
@@ -72,11 +73,12 @@ export class StageZone {
     if (!item) return null
     const box = this.box(now.index)
     const many = this.plan.items.length > 1
-    const fade = item.transition.kind === 'fade' && now.enters ? item.transition.ms : 0
-    const previous = now.sinceMs < fade && many ? (now.index + this.plan.items.length - 1) % this.plan.items.length : -1
+    const forMs = entersForMs(item.transition, now.enters)
+    const previous =
+      now.sinceMs < forMs && many ? (now.index + this.plan.items.length - 1) % this.plan.items.length : -1
     if (this.current !== now.index) this.turnTo(now.index, box)
     for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
-    box.style.opacity = fade > 0 && now.sinceMs < fade ? String(now.sinceMs / fade) : ''
+    enter(box, item.transition, now.sinceMs, forMs)
     if (previous >= 0) this.hold(previous, now.sinceMs, nowMs)
     this.move(box, item, now.sinceMs, nowMs, running)
     if (item.kind === 'progress') showShare(box, item, share(item.of, item.whole))
