@@ -186,7 +186,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     await settled()
     refusal.value = null
     try {
-      const sent = { batch: crypto.randomUUID(), client: await clientId(), view: view(), ...seen(), ...body }
+      const sent = { batch: crypto.randomUUID(), client: await clientId(), view: view(), ...body }
       accept(await call<Answer>('POST', address, sent), false)
       return true
     } catch (error) {
@@ -196,7 +196,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     }
   }
 
-  const step = (kind: 'undo' | 'redo'): Promise<boolean> => ask(path(`/${kind}`), {})
+  const step = (kind: 'undo' | 'redo'): Promise<boolean> => ask(path(`/${kind}`), seen())
 
   /** Asks whether others did anything; what they did is shown and said. */
   async function listen(): Promise<void> {

@@ -27,7 +27,7 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
   <section class="player-part" :data-player="player.code" :aria-label="player.code">
     <p class="player-head">
       <span class="measure">{{ player.code }}</span>
-      <span class="hint">{{ t(player.paired ? 'handoff.paired' : 'handoff.unpaired') }}</span>
+      <span class="hint">· {{ t(player.paired ? 'handoff.paired' : 'handoff.unpaired') }}</span>
       <span v-if="line.players.length > 1" class="state" :class="player.state" role="status">{{ t(`state.${player.state}`) }}</span>
     </p>
     <p v-if="player.waits" class="refusal" role="status">

@@ -82,7 +82,7 @@ async function hand(release: number): Promise<void> {
     </dl>
     <RefusalNote :error="error" />
     <form v-if="mayHand && line.releases.length" class="hand-row" @submit.prevent="chosen !== '' && hand(chosen)">
-      <label class="visually-hidden" :for="field">{{ t('handoff.choose') }}</label>
+      <label class="visually-hidden" :for="field">{{ t('handoff.choose-for', { surface: line.surface.name }) }}</label>
       <BFormSelect :id="field" v-model="chosen" size="sm">
         <option value="" disabled>{{ t('handoff.choose') }}</option>
         <option v-for="release in line.releases" :key="release.release" :value="release.release">
