@@ -107,10 +107,15 @@ final class StyleTest extends ApiCase
 
         $before = $since();
         self::database()->executeStatement(
-            'UPDATE media SET sha256 = SHA2(sha256, 256) WHERE id IN (SELECT media FROM reference WHERE document_id = ?)',
-            [self::BOARD],
+            "UPDATE media SET sha256 = SHA2(sha256, 256) WHERE name = 'Totem view.jpg'",
         );
-        self::assertNotSame($before, $since(), 'a medium that was replaced');
+        self::assertSame($before, $since(), 'a medium that it does not use');
+        $gate = '/api/documents/0b0c1d00-0000-4000-8000-000000000002/since/0';
+        $used = $this->call('GET', $gate)['depends'];
+        self::database()->executeStatement(
+            "UPDATE media SET sha256 = SHA2(sha256, 256) WHERE name = 'Totem view.jpg'",
+        );
+        self::assertNotSame($used, $this->call('GET', $gate)['depends'], 'one that it uses, and was replaced');
         $sheet = $this->call('GET', '/api/surfaces/booking');
         $before = $since();
         $this->signIn('ada');

@@ -77,7 +77,7 @@ final class KeyboardTest extends BrowserCase
         $page->keys(Keys::ENTER)->see('Release 1 is made', '.modal');
         $page->tabTo('Go to Hand-off');
         $page->keys(Keys::ENTER)->see('Saving is not showing', '.handoff');
-        $page->tabTo('Release to hand off to Booking office board');
+        $page->tabTo('Release to hand off to Booking office');
         $page
             ->keys('By keys')
             ->until(

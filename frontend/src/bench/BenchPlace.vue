@@ -116,6 +116,13 @@ useUndoKeys((kind) => void design.step(kind))
 useListening(design.listen)
 useListening(design.hear)
 onMounted(() => void Promise.all([stock.load(), styles.load()]))
+/** The names of a house style that changed stand in the particulars, too. */
+watch(
+  () => design.answer?.depends?.split('.')[0],
+  (now, was) => {
+    if (was && now !== was) void styles.load()
+  },
+)
 </script>
 
 <template>

@@ -8,7 +8,7 @@ import { useSession } from '../session/session'
 import PlayerPart from './PlayerPart.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { goOn } from '../ui/focus'
-import { timeOfDay } from '../ui/format'
+import { listed, timeOfDay } from '../ui/format'
 import { useReleaseWords } from './words'
 
 /** A surface: what it should show, what it could be given, and each of its players. */
@@ -33,6 +33,8 @@ const whole = ref(false)
 const drafts = computed(() => (whole.value ? props.line.newer : props.line.newer.slice(0, DRAFTS)))
 const more = computed(() => props.line.newer.length - drafts.value.length)
 
+const handed = ({ note, by, start_ms }: NonNullable<SurfaceLine['ordered']>): string =>
+  listed(note, t('handoff.by', { author: by, time: timeOfDay(start_ms, props.zone) }))
 const why = (design: Newer): string =>
   design.why.map(({ what, name }) => t(`handoff.newer-${what}`, { name, revision: String(design.revision) })).join(', ')
 
@@ -65,7 +67,7 @@ async function hand(release: number): Promise<void> {
         {{ words(line.ordered) }}
         <br />
         <span class="hint">
-          {{ line.ordered.note }} · {{ t('handoff.by', { author: line.ordered.by, time: timeOfDay(line.ordered.start_ms, zone) }) }}
+          {{ handed(line.ordered) }}
         </span>
       </dd>
       <dd v-else>{{ t('handoff.nothing') }}</dd>

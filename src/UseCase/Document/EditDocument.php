@@ -63,11 +63,10 @@ final readonly class EditDocument
                 $this->documents->knows($batchId, $id, $person, Nature::Edit) ??
                 throw Conflict::because('request.id_taken', ['id' => $batchId]);
             if ($known) {
-                return $desk->whole($head, $person, $view) + [
-                    'between' => [],
-                    'depends' => $desk->dependsOn($head)->text(),
-                    'repeated' => true,
-                ];
+                $depends = $desk->dependsOn($head)->text();
+
+                return $desk->whole($head, $person, $view)
+                    + ['between' => [], 'depends' => $depends, 'repeated' => true];
             }
             // Where the page shows an older house style, a part of the new one would stand beside the rest of the old.
             $isStale = $drawn !== null && !$desk->dependsOn($head)->agreesWith($drawn);
@@ -95,11 +94,12 @@ final readonly class EditDocument
 
             $between = $this->between($id, $unseen, $client);
 
+            $depends = $desk->dependsOn($stored)->text();
             $answer = $isStale
                 ? $desk->whole($stored, $person, $view)
                 : $desk->changed($stored, $seen, $person, $view);
 
-            return $answer + ['between' => $between, 'depends' => $desk->dependsOn($stored)->text()];
+            return $answer + ['between' => $between, 'depends' => $depends];
         });
     }
 

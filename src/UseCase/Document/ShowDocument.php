@@ -22,10 +22,10 @@ final readonly class ShowDocument
     {
         [$head, $desk] = $this->desks->open($id, $person);
 
-        return $desk->whole($head, $person, $view) + [
-            'between' => [],
-            'depends' => $desk->dependsOn($head)->text(),
-        ];
+        // Looked at before: whatever changes meanwhile is heard of later, once too often rather than never.
+        $depends = $desk->dependsOn($head)->text();
+
+        return $desk->whole($head, $person, $view) + ['between' => [], 'depends' => $depends];
     }
 
     /**

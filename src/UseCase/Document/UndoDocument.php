@@ -58,11 +58,10 @@ final readonly class UndoDocument
                 $this->documents->knows($batchId, $id, $person, $nature) ??
                 throw Conflict::because('request.id_taken', ['id' => $batchId]);
             if ($known) {
-                return $desk->whole($head, $person, $view) + [
-                    'between' => [],
-                    'depends' => $desk->dependsOn($head)->text(),
-                    'repeated' => true,
-                ];
+                $depends = $desk->dependsOn($head)->text();
+
+                return $desk->whole($head, $person, $view)
+                    + ['between' => [], 'depends' => $depends, 'repeated' => true];
             }
             $target = $this->target($head, $person, $nature);
             $batch = $this->documents->inverse($id, $target->number, $this->kinds->named($head->kind));
@@ -93,14 +92,12 @@ final readonly class UndoDocument
                 $target->number,
             );
 
+            $depends = $desk->dependsOn($stored)->text();
             $answer = $drawn === null || $desk->dependsOn($head)->agreesWith($drawn)
                 ? $desk->changed($stored, $head->document, $person, $view)
                 : $desk->whole($stored, $person, $view);
 
-            return $answer + [
-                'between' => [],
-                'depends' => $desk->dependsOn($stored)->text(),
-            ];
+            return $answer + ['between' => [], 'depends' => $depends];
         });
     }
 
