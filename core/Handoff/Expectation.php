@@ -58,9 +58,12 @@ final readonly class Expectation
     /** Whether it speaks of this programme; pages of the version before name the release alone. */
     public function isMeantBy(Proof $proof): bool
     {
-        return $proof->programme === null
-            ? $proof->release === ($this->programme->at($proof->atMs) ?? $this->programme->intervals[0] ?? null)?->plan->release
-            : $proof->programme === $this->programme->sha256();
+        if ($proof->programme !== null) {
+            return $proof->programme === $this->programme->sha256();
+        }
+        $held = $this->programme->at($proof->atMs) ?? $this->programme->intervals[0] ?? null;
+
+        return $proof->release === $held?->plan->release;
     }
 
     public function proves(Proof $proof): bool

@@ -116,10 +116,10 @@ final class StyleTest extends ApiCase
             "UPDATE media SET sha256 = SHA2(sha256, 256) WHERE name = 'Totem view.jpg'",
         );
         self::assertNotSame($used, $this->call('GET', $gate)['depends'], 'one that it uses, and was replaced');
-        $sheet = $this->call('GET', '/api/surfaces/booking');
+        $sheet = $this->call('GET', '/api/surfaces/cafe');
         $before = $since();
         $this->signIn('ada');
-        $this->put($sheet['document'], ['do' => 'field.set', 'field' => 'viewing_mm', 'value' => [500, 7000]]);
+        $this->put($sheet['document'], ['do' => 'field.set', 'field' => 'viewing_mm', 'value' => [700, 7700]]);
         self::assertNotSame($before, $since(), 'its surface');
     }
 

@@ -99,7 +99,9 @@ final class BenchClient
         $answer = (string) curl_exec($this->curl);
         $status = (int) curl_getinfo($this->curl, \CURLINFO_RESPONSE_CODE);
 
-        return $status < 400 ? (array) json_decode($answer, true) : throw new \RuntimeException("POST $path: $status $answer");
+        return $status < 400
+            ? (array) json_decode($answer, true)
+            : throw new \RuntimeException("POST $path: $status $answer");
     }
 
     /** @return string the address of an upload that begins */

@@ -11,7 +11,7 @@ namespace UpperPane\App\UseCase\Document;
 final readonly class Depends
 {
     /**
-     * @param string             $documents what every answer is held against: the versions of the documents that it uses
+     * @param string             $documents what every answer is held against: the versions of the documents it uses
      * @param \Closure(): string $media     what an open page alone looks for, since it adds media by itself
      */
     public function __construct(private string $documents, private \Closure $media)

@@ -81,7 +81,10 @@ final readonly class Newer
         if (($last['made_of'] ?? []) === []) {
             return $isLater ? [['what' => 'design', 'name' => '']] : [];
         }
-        /** @var array{design: string, style_id: ?string, style: ?string, sheet: string, media: array<string, string>} */
+        /**
+         * @var array{design: string, style_id: ?string, style: ?string, sheet: string,
+         *     media: array<string, string>} $was
+         */
         $was = $last['made_of'];
         $why = [];
         if ($isLater && $this->sumOfDesign($design) !== $was['design']) {

@@ -18,8 +18,8 @@ use UpperPane\Core\Plan\Programme;
 
 /**
  * Writes all that a player needs, from the database: the plans, the sheets, the programme it follows, and its orders,
- * which name them. Any node may do it at any time; what is there and right is left alone. What cannot be written is said on the
- * player and tried again.
+ * which name them. Any node may do it at any time; what is there and right is left alone. What cannot be written is
+ * said on the player and tried again.
  */
 final readonly class PublishOrders
 {

@@ -92,8 +92,13 @@ final class ExpectationTest extends TestCase
     #[TestWith(['p', 'p', true, 30_000, PlayerState::Proven])]
     #[TestWith(['p', 'p', true, 30_001, PlayerState::Silent])]
     #[TestWith(['p', 'p', true, null, PlayerState::Silent])]
-    public function testSaysHowFarAPlayerIs(?string $ordered, ?string $shown, bool $proven, ?int $age, PlayerState $is): void
-    {
+    public function testSaysHowFarAPlayerIs(
+        ?string $ordered,
+        ?string $shown,
+        bool $proven,
+        ?int $age,
+        PlayerState $is,
+    ): void {
         self::assertSame($is, PlayerState::of($ordered, $shown, $proven, $age));
     }
 
@@ -114,7 +119,7 @@ final class ExpectationTest extends TestCase
 
     private static function programme(int $release): Programme
     {
-        $ref = static fn (?int $release, string $sha256) => new PlanRef($release, 1, 'Test', str_repeat($sha256, 64), '/');
+        $ref = static fn (?int $release, string $sign) => new PlanRef($release, 1, 'Test', str_repeat($sign, 64), '/');
 
         return Programme::ofRelease('hall', 1, $ref($release, 'a'), $ref(null, 'b'), self::START, null);
     }

@@ -21,7 +21,7 @@ use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Build;
 use UpperPane\Tests\Support\TestFonts;
 
-/** What a plan was compiled of, sealed: the same plan on another day, whatever became of the world since (model §11). */
+/** What a plan was compiled of, sealed: the same plan on another day, whatever became of the rest (model §11). */
 final class InputsTest extends TestCase
 {
     public function testThePlanComesAgainByteForByte(): void

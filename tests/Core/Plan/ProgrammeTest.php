@@ -42,7 +42,10 @@ final class ProgrammeTest extends TestCase
             }
             $programme = self::programme($intervals);
             for ($instant = 0; $instant <= $at + 1; ++$instant) {
-                $holding = array_filter($intervals, static fn (array $one) => $one[0] <= $instant && $instant < $one[1]);
+                $holding = array_filter(
+                    $intervals,
+                    static fn (array $one) => $one[0] <= $instant && $instant < $one[1],
+                );
                 self::assertSame(array_values($holding)[0][2] ?? null, $programme->at($instant)?->plan->name);
             }
         }
