@@ -72,9 +72,11 @@ final readonly class Players
             ->findBy(['surface' => $surface], ['number' => 'DESC'], $most);
     }
 
+    /** Whether it is paired, or was handed something alone before surfaces had programmes. */
     public function isInUse(Player $player): bool
     {
-        return $player->tokenHash !== null || $this->order($player) !== null;
+        return $player->tokenHash !== null
+            || $this->entities->getRepository(HandOff::class)->count(['player' => $player]) > 0;
     }
 
     /** A code for one more player of a surface. */

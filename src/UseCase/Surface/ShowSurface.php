@@ -109,7 +109,11 @@ final readonly class ShowSurface
     /** @return list<array{what: string, name: string}> what shows on it or is made for it, before it goes */
     public function uses(SurfaceRow $row): array
     {
-        $players = array_filter($this->players->feeding($row), $this->players->isInUse(...));
+        $isHanded = $this->players->orderOf($row) !== null;
+        $players = array_filter(
+            $this->players->feeding($row),
+            fn (Player $player) => $isHanded || $this->players->isInUse($player),
+        );
 
         return [
             ...array_map(
