@@ -248,8 +248,8 @@ return [
     ],
     'player.there' => ['“{player}” feeds this surface already.', 'Give the new player another code.'],
     'player.in_use' => [
-        '{player} is paired or has been handed a release, so it stays.',
-        'Hand off standby to it and archive the surface instead.',
+        '{player} is paired or was handed a release alone, so it stays.',
+        'Archive the surface instead.',
     ],
     'area.unknown' => ['This surface has no area “{area}”.', 'Choose one of its areas, or the whole.'],
     'area.not_there' => [

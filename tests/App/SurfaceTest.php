@@ -195,7 +195,7 @@ final class SurfaceTest extends ApiCase
         );
     }
 
-    /** Players and their outputs are taken back like everything else; one that plays something stays. */
+    /** Players and their outputs are taken back like everything else; one that is paired stays. */
     public function testPlayersAreTakenBackToo(): void
     {
         $this->signIn('theo');
@@ -207,6 +207,7 @@ final class SurfaceTest extends ApiCase
         self::assertSame(['hall-1' => 4], $players($this->step('undo', document: $hall)));
         self::assertSame(['hall-1' => 6], $players($this->step('undo', document: $hall)));
         self::assertSame(['hall-1' => 4], $players($this->step('redo', document: $hall)));
+        $this->pair('booking-1');
         self::assertSame(
             'player.in_use',
             $this->edit(
