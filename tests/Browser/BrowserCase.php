@@ -105,6 +105,7 @@ abstract class BrowserCase extends TestCase
     protected function pair(Page $handOff, Page $window, string $player): void
     {
         preg_match('/type (\w{3} \w{3})/', $window->see('in Hand-off', '#word')->getText(), $shown);
+        $handOff->find("[data-player=\"$player\"]");
         if ($handOff->all("#code-$player") === []) {
             $handOff->press('Pair another screen', "[data-player=\"$player\"]");
         }

@@ -13,6 +13,7 @@ use UpperPane\App\Repository\MediaLibrary;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Design\Planning;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Plan\Inputs\Answers;
@@ -42,10 +43,13 @@ final readonly class Newer
     public function on(SurfaceRow $surface): array
     {
         $latest = $this->releases->latest($surface);
+        $sheet = $latest === [] ? '' : $this->sumOfSheet($surface);
         $lines = [];
         foreach ($this->surfaces->designs($surface) as $design) {
             $last = $latest[$design->id] ?? null;
-            $why = $last === null ? [['what' => 'design', 'name' => '']] : $this->since($last, $design, $surface);
+            $why = $last === null
+                ? [['what' => 'design', 'name' => '']]
+                : $this->since($last, $design, $surface, $sheet);
             if ($why !== []) {
                 $lines[] = [
                     'id' => $design->id,
@@ -66,7 +70,7 @@ final readonly class Newer
         $last = $this->releases->latest($surface)[$design->id] ?? null;
 
         return ($last['release'] ?? null) === $release->id && $last !== null
-            ? $this->since($last, $design, $surface) !== []
+            ? $this->since($last, $design, $surface, $this->sumOfSheet($surface)) !== []
             : $design->revision > $release->revision;
     }
 
@@ -75,7 +79,7 @@ final readonly class Newer
      *
      * @return list<array{what: string, name: string}>
      */
-    private function since(array $last, DocumentRow $design, SurfaceRow $surface): array
+    private function since(array $last, DocumentRow $design, SurfaceRow $surface, string $sheet): array
     {
         $isLater = $design->revision > $last['revision'];
         if (($last['made_of'] ?? []) === []) {
@@ -94,7 +98,7 @@ final readonly class Newer
         if ($was['style'] !== ($style === null ? null : Inputs::sumOf($style->toArray()))) {
             $why[] = ['what' => 'style', 'name' => $style->name ?? ''];
         }
-        if ($was['sheet'] !== Inputs::sumOf($this->planning->sheet($surface)->toArray())) {
+        if ($was['sheet'] !== $sheet) {
             $why[] = ['what' => 'sheet', 'name' => $surface->name];
         }
         $stock = $this->media->of($surface->site->id)->expect(array_map(strval(...), array_keys($was['media'])));
@@ -106,6 +110,16 @@ final readonly class Newer
         }
 
         return $why;
+    }
+
+    /** Empty for a sheet that cannot be read: that is said where it is opened. */
+    private function sumOfSheet(SurfaceRow $surface): string
+    {
+        try {
+            return Inputs::sumOf($this->planning->sheet($surface)->toArray());
+        } catch (Refusal) {
+            return '';
+        }
     }
 
     private function sumOfDesign(DocumentRow $row): string
