@@ -55,9 +55,14 @@ final readonly class TakeProof
 
     private function expectation(ProgrammeRow $row): Expectation
     {
+        // Asked for at three instants, twice: read once.
+        $read = [];
+
         return new Expectation(
             Programme::read($row->content),
-            fn (PlanRef $ref) => ReleasedPlan::read($this->plan($ref, $row->surface)),
+            function (PlanRef $ref) use (&$read, $row): ReleasedPlan {
+                return $read[$ref->sha256] ??= ReleasedPlan::read($this->plan($ref, $row->surface));
+            },
         );
     }
 
