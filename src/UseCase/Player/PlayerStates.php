@@ -29,20 +29,21 @@ final readonly class PlayerStates
     public function ofSurface(SurfaceRow $surface): array
     {
         $order = $this->players->orderOf($surface);
-        $players = $this->players->feeding($surface);
+        $players = array_map(fn (Player $player) => $this->of($player, $order), $this->players->feeding($surface));
+        $states = array_map(PlayerState::from(...), array_column($players, 'state'));
 
         return [
             'surface' => ['code' => $surface->code, 'name' => $surface->name],
-            'state' => PlayerState::worst(array_map($this->stateOf(...), $players))->value,
+            'state' => PlayerState::worst($states)->value,
             'after' => $order->number ?? 0,
             'ordered' => self::ordered($order),
             'before' => $this->before($surface, $order),
-            'players' => array_map($this->of(...), $players),
+            'players' => $players,
         ];
     }
 
     /** @return array<string, mixed> */
-    private function of(Player $player): array
+    private function of(Player $player, ?HandOff $ofSurface): array
     {
         $order = $this->players->order($player);
         $proof = $this->proof($player);
@@ -54,9 +55,9 @@ final readonly class PlayerStates
             'waits' => $player->publishFault === null
                     ? null
                     : Refusal::because($player->publishFault['code'], '', $player->publishFault['params'])->toArray(),
-            'state' => $this->stateOf($player)->value,
+            'state' => $this->stateOf($order, $proof)->value,
             // Only where it is another one than its surface's: handed to it alone before surfaces had programmes.
-            'apart' => $order?->player === null || $this->players->orderOf($player->surface) === $order
+            'apart' => $order?->player === null || $ofSurface === $order
                     ? null
                     : self::ordered($order),
             'shows' => $proof === null
@@ -84,7 +85,7 @@ final readonly class PlayerStates
         $release = $order?->release;
 
         return [
-            'state' => $this->stateOf($player)->value,
+            'state' => $this->stateOf($order, $this->proof($player))->value,
             'ordered' => $release === null
                     ? null
                     : [
@@ -120,10 +121,8 @@ final readonly class PlayerStates
             : self::release($order->release) + ['start_ms' => $order->startMs, 'by' => $order->by->name];
     }
 
-    private function stateOf(Player $player): PlayerState
+    private function stateOf(?HandOff $order, ?ProofRow $proof): PlayerState
     {
-        $order = $this->players->order($player);
-        $proof = $this->proof($player);
         // Pages of the version before name the release alone.
         $shown = match (true) {
             $proof === null => null,
