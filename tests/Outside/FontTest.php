@@ -80,6 +80,16 @@ final class FontTest extends TestCase
         self::assertLessThan(64 << 20, memory_get_peak_usage() - $before);
     }
 
+    /** The weight class goes from 1 to 1000 (ISO/IEC 14496-22, OS/2); a face is sorted among 100 to 900. */
+    public function testSortsAFaceByItsWeight(): void
+    {
+        $font = self::font();
+        $at = self::directory($font)['OS/2'][1] + 4;
+        foreach ([1 => 100, 99 => 100, 100 => 100, 350 => 350, 900 => 900, 1000 => 900] as $class => $weight) {
+            self::assertSame($weight, FontFacts::of(substr_replace($font, pack('n', $class), $at, 2))->weight);
+        }
+    }
+
     /** @return iterable<string, string> */
     private static function broken(): iterable
     {

@@ -99,6 +99,7 @@ final class BriefTest extends TestCase
         // 1209.6 × 680.4 mm at 1 : 4 in a room of 400 × 280 mm: 302.4 × 170.1 mm; 1320 of 1920 px are 207.9 mm.
         self::assertSame([0.0, 0.0, 302.4, 170.1], $rects['canvas']);
         self::assertSame([0.0, 0.0, 207.9, 138.6], $rects['zone-A']);
-        self::assertSame('312.4mm', (string) $svg['width']);
+        self::assertSame(['312.4mm', '180.1mm'], [(string) $svg['width'], (string) $svg['height']]);
+        self::assertSame('-5 -5 312.4 180.1', (string) $svg['viewBox']);
     }
 }

@@ -60,6 +60,19 @@ final class QrTest extends TestCase
         }
     }
 
+    /** Each mask is the best one of some text; bits 12 to 10 of the format say which (§7.9.1, beside the finder). */
+    public function testAnyMaskMayBeTheBest(): void
+    {
+        $masks = [];
+        for ($text = 0; $text < 150; ++$text) {
+            $code = QrCode::of(strtoupper(md5("pier $text")), QrLevel::M);
+            $masks[bindec(substr($code->rows[12], 6, 3)) ^ 0b101] = true;
+        }
+        ksort($masks);
+
+        self::assertSame(range(0, 7), array_keys($masks));
+    }
+
     /** Four light modules on every side, and dark finders right behind them (§5.3.8, §6.3.3). */
     public function testTheQuietZoneIsPartOfIt(): void
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Output;
 
 use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Base\Input;
@@ -215,6 +216,19 @@ final class OutputTest extends TestCase
         $words = array_map(strval(...), (array) $svg->xpath('//s:text'));
         self::assertContains('E 5', $words);
         self::assertContains('hall & co · 5', $words);
+    }
+
+    /** Numbers stand at every 100 px, and only where a letter of a 90th of the lesser side is legible: 8 px and more. */
+    #[TestWith([[1280, 720], 12 + 7])]
+    #[TestWith([[1280, 719], 0])]
+    #[TestWith([[740, 740], 7 + 7])]
+    #[TestWith([[732, 740], 6 + 7])]
+    public function testTheRulerHasNumbersWhereTheyCanBeRead(array $native, int $numbers): void
+    {
+        $surface = $this->wall(1, 1, 0, $native);
+        preg_match_all('/>(\d+00)<\/text>/', TestCard::svg(Wiring::onePerOutput($surface, ['p' => 1])->outputs[0], $surface), $found);
+
+        self::assertCount($numbers, $found[1]);
     }
 
     /**
