@@ -32,7 +32,7 @@ final class Chromium
         ?array $trace = null,
     ): RemoteWebDriver {
         self::start();
-        $profile ??= self::$profiles[] = sys_get_temp_dir().'/pane-profile-'.bin2hex(random_bytes(6));
+        $profile ??= self::$profiles[] = self::folder().'/pane-profile-'.bin2hex(random_bytes(6));
         $options = (new ChromeOptions())->addArguments([
             '--headless',
             '--no-sandbox',
@@ -68,6 +68,14 @@ final class Chromium
         self::fit($browser, $viewport);
 
         return $browser;
+    }
+
+    /** Profiles are written much and kept never: in memory where there is room, whatever the disk is busy with. */
+    private static function folder(): string
+    {
+        $room = is_writable('/dev/shm') ? disk_free_space('/dev/shm') : 0;
+
+        return $room > 2_000_000_000 ? '/dev/shm' : sys_get_temp_dir();
     }
 
     /** Browsers that nobody closed go too: they would outlive their driver, and take a processor's time for hours. */

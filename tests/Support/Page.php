@@ -20,7 +20,7 @@ use Facebook\WebDriver\WebDriverKeys;
  */
 final class Page
 {
-    private const PATIENCE_S = 15;
+    private const PATIENCE_S = 60;
 
     public function __construct(public readonly RemoteWebDriver $browser, private readonly string $address)
     {

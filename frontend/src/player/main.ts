@@ -13,6 +13,7 @@ import { say } from './words'
 const POLL_MS = 2000
 const PROOF_MS = 5000
 const TIME_MS = 30_000
+const SHELL_MS = 5000
 const purpose = windowFor(new URL(location.href))
 const code = purpose.player
 const root = document.getElementById('stage') as HTMLElement
@@ -155,13 +156,19 @@ async function keepShell(): Promise<void> {
   await (await caches.open('player-shell')).addAll([location.href, ...scripts]).catch(() => undefined)
 }
 
+const after = (ms: number) => new Promise<void>((resolve) => setTimeout(resolve, ms))
+
 async function start(): Promise<void> {
+  // A service worker that does not come in time must not keep the screen empty: it goes on coming beside what shows.
   if ('serviceWorker' in navigator)
-    await navigator.serviceWorker
-      .register('/play/sw.js', { scope: '/play/' })
-      .then(() => navigator.serviceWorker.ready)
-      .then(keepShell)
-      .catch(() => undefined)
+    await Promise.race([
+      navigator.serviceWorker
+        .register('/play/sw.js', { scope: '/play/' })
+        .then(() => navigator.serviceWorker.ready)
+        .then(keepShell)
+        .catch(() => undefined),
+      after(SHELL_MS),
+    ])
   else word.textContent = say('insecure')
   let identity = await ownIdentity(code)
   word.className = identity.orders === '' ? 'asks' : ''
@@ -169,7 +176,7 @@ async function start(): Promise<void> {
     const paired = await askToBe(code, identity).catch(() => say('away'))
     if (typeof paired === 'string') {
       word.textContent = paired
-      await new Promise((resolve) => setTimeout(resolve, POLL_MS))
+      await after(POLL_MS)
     } else {
       identity = paired
       word.textContent = word.className = ''
