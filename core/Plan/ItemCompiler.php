@@ -59,7 +59,7 @@ final readonly class ItemCompiler
             return $this->draw($fill, $box);
         }
         try {
-            return $this->draw($palette->applied($fill), $box);
+            return $this->draw($fill->resolved($palette), $box);
         } catch (Refusal $refusal) {
             return $this->draw($fill, $box)->unstyled($refusal->getMessage());
         }

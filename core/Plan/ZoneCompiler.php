@@ -36,6 +36,7 @@ final readonly class ZoneCompiler
         $items = $items === [] ? [$this->items->compile(new EmptyFill(), $size)] : $items;
         $ground = $this->context->ground;
         $clip = $fill instanceof PlaylistFill || $fill instanceof MediaFill ? $fill->clip : null;
+        $clip = $this->context->palette === null ? $clip : $clip?->resolved($this->context->palette);
         $box = $placed->box();
 
         return new ZonePlan(

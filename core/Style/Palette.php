@@ -4,17 +4,13 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Style;
 
-use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Design\Fill\Fill;
-use UpperPane\Core\Design\Fill\FillReader;
+use UpperPane\Core\Design\Fill\Colour;
+use UpperPane\Core\Design\Fill\Names;
+use UpperPane\Core\Design\Fill\TextStyle;
 
 /** What a house style makes of fills that use its names. */
-final readonly class Palette
+final readonly class Palette implements Names
 {
-    /** Under which keys fills have colours: what people write may look like one. */
-    private const COLOURS = ['colour', 'ground', 'ink', 'accent', 'track', 'hands', 'face', 'to'];
-
     private function __construct(private ?HouseStyle $style)
     {
     }
@@ -29,52 +25,21 @@ final readonly class Palette
         return $this->style?->mark;
     }
 
-    /**
-     * The fill with the colours and faces that its names mean now. A name that the style has not any more stays what it
-     * was when it was chosen.
-     *
-     * @throws Refusal when the fill cannot have what the style says: a QR code in colours that do not scan
-     */
-    public function applied(Fill $fill): Fill
+    public function colour(Colour $said): Colour
     {
-        if ($this->style === null) {
-            return $fill;
-        }
-        $before = $fill->toArray();
-        $after = $this->walked($before);
+        $named = $this->style?->colours[$said->name] ?? null;
 
-        return $after === $before ? $fill : FillReader::read(Input::of($after));
+        return $named === null ? $said : $said->now($named->colour->hex);
     }
 
-    /**
-     * @param array<mixed> $value
-     *
-     * @return array<mixed>
-     */
-    private function walked(array $value): array
+    public function letters(TextStyle $said): TextStyle
     {
-        foreach ($value as $key => $part) {
-            $value[$key] = match (true) {
-                is_array($part) => $this->walked($part),
-                is_string($part) && in_array($key, self::COLOURS, true) => $this->coloured($part),
-                default => $part,
-            };
-        }
-        $named = static fn (string $key): string => is_string($value[$key] ?? null) ? $value[$key] : '';
-        $step = $this->style?->types[$named('type')] ?? null;
-        $space = $this->style?->spaces[$named('space')] ?? null;
-        $value = $space === null ? $value : array_replace($value, ['padding' => $space->px]);
+        $step = $this->style?->types[$said->type ?? ''] ?? null;
+        $space = $this->style?->spaces[$said->space ?? ''] ?? null;
+        $padded = $space === null ? $said : $said->padded($space->px);
 
         return $step === null
-            ? $value
-            : array_replace($value, $step->look(), ['min_size' => min($value['min_size'] ?? 1, $step->sizePx)]);
-    }
-
-    private function coloured(string $said): string
-    {
-        $id = explode('@#', $said)[0];
-        $named = strlen($said) === strlen($id) + 8 ? $this->style?->colours[$id] ?? null : null;
-
-        return $named === null ? $said : "$id@{$named->colour->hex}";
+            ? $padded
+            : $padded->inLetters($step->font, $step->weight, $step->sizePx, $step->lineHeightThousandths);
     }
 }

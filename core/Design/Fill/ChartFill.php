@@ -10,6 +10,8 @@ use UpperPane\Core\Base\Refusal;
 /** Numbers from a typed table, drawn as bars, a line, a gauge of the last one, or that one with its change. */
 final readonly class ChartFill implements Fill
 {
+    use Altered;
+
     public const FORMS = ['bars', 'line', 'gauge', 'figure'];
     private const MOST_ROWS = 40;
     private const LARGEST_SIZE_PX = 4000;
@@ -89,6 +91,16 @@ final readonly class ChartFill implements Fill
         $size = 1000 * (int) $part[2] + (int) str_pad($part[3] ?? '', 3, '0');
 
         return $part[1] === '-' ? -$size : $size;
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'ink' => $names->colour($this->ink),
+            'colour' => $names->colour($this->colour),
+            'accent' => $names->colour($this->accent),
+            'ground' => $this->ground === null ? null : $names->colour($this->ground),
+        ]);
     }
 
     public function kind(): FillKind

@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** The shape that pictures, videos and playlists are seen in, with or without a line along its edge. */
 final readonly class Clip
 {
+    use Altered;
+
     private function __construct(public Shape $shape, public int $radiusPx, public ?Outline $line)
     {
     }
@@ -25,6 +27,13 @@ final readonly class Clip
         $line = $clip->optional('line');
 
         return new self($shape, $clip->int('radius', 0, 10_000), $line === null ? null : Outline::parse($line));
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'line' => $this->line?->resolved($names),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -10,6 +10,8 @@ use UpperPane\Core\Time\ClockPattern;
 /** The site's civil time, written by a pattern of Unicode date fields (UTS #35), for example `EEEE HH:mm`. */
 final readonly class ClockFill implements StyledFill
 {
+    use Altered;
+
     private function __construct(public ClockPattern $pattern, public TextStyle $style)
     {
     }
@@ -24,6 +26,13 @@ final readonly class ClockFill implements StyledFill
     public function style(): TextStyle
     {
         return $this->style;
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'style' => $this->style->resolved($names),
+        ]);
     }
 
     public function kind(): FillKind

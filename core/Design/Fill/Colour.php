@@ -22,6 +22,12 @@ final readonly class Colour
         $this->said = $name === '' ? $hex : "$name@$hex";
     }
 
+    /** What its name stands for now. */
+    public function now(string $hex): self
+    {
+        return new self($hex, $this->name);
+    }
+
     /** What is seen where nothing is: nearly black, as an unlit screen. */
     public static function ofNothing(): self
     {

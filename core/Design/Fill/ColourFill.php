@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** One colour over the whole zone. */
 final readonly class ColourFill implements Fill
 {
+    use Altered;
+
     private function __construct(public Colour $colour)
     {
     }
@@ -23,6 +25,13 @@ final readonly class ColourFill implements Fill
         $input->keys(['kind', 'colour']);
 
         return new self(Colour::parse($input->child('colour')));
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $names->colour($this->colour),
+        ]);
     }
 
     public function kind(): FillKind

@@ -11,6 +11,8 @@ use UpperPane\Core\Time\CountPattern;
 /** How long it is to an instant, or has been since: at the site's civil time. Beyond it, nothing is left. */
 final readonly class CountFill implements StyledFill
 {
+    use Altered;
+
     private function __construct(
         public CivilTime $at,
         public bool $up,
@@ -34,6 +36,13 @@ final readonly class CountFill implements StyledFill
     public function style(): TextStyle
     {
         return $this->style;
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'style' => $this->style->resolved($names),
+        ]);
     }
 
     public function kind(): FillKind

@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** The site's civil time on a dial with hands. */
 final readonly class DialFill implements Fill
 {
+    use Altered;
+
     private function __construct(
         public Colour $hands,
         public Colour $face,
@@ -29,6 +31,16 @@ final readonly class DialFill implements Fill
             Colour::parseOrNone($input->child('ground')),
             $input->bool('seconds'),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'hands' => $names->colour($this->hands),
+            'face' => $names->colour($this->face),
+            'accent' => $names->colour($this->accent),
+            'ground' => $this->ground === null ? null : $names->colour($this->ground),
+        ]);
     }
 
     public function kind(): FillKind

@@ -16,6 +16,11 @@ final readonly class EmptyFill implements Fill
         return new self();
     }
 
+    public function resolved(Names $names): self
+    {
+        return $this;
+    }
+
     public function kind(): FillKind
     {
         return FillKind::Empty;

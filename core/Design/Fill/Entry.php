@@ -11,6 +11,8 @@ use UpperPane\Core\Time\Cycles;
 /** One entry of a playlist: a fill and its duration in ms; null is "as long as its content". */
 final readonly class Entry
 {
+    use Altered;
+
     private function __construct(
         public string $id,
         public Fill $fill,
@@ -42,6 +44,13 @@ final readonly class Entry
             $input->bool('enabled'),
             Transition::parse($input->child('transition')),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'fill' => $this->fill->resolved($names),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** From the colour before to another one, across the box at an angle: 0° from left to right, 90° downwards. */
 final readonly class Gradient
 {
+    use Altered;
+
     private function __construct(public Colour $to, public int $degrees)
     {
     }
@@ -18,6 +20,13 @@ final readonly class Gradient
         $input->keys(['to', 'angle']);
 
         return new self(Colour::parse($input->child('to')), $input->int('angle', 0, 359));
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'to' => $names->colour($this->to),
+        ]);
     }
 
     /** @return array{int, int, int, int} where it begins and ends, in thousandths of the box */

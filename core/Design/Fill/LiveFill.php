@@ -10,6 +10,8 @@ use UpperPane\Core\Picture\FitMode;
 /** A live picture, with or without its sound; another picture stands in its place when the signal is gone. */
 final readonly class LiveFill implements Fill
 {
+    use Altered;
+
     private function __construct(
         public LiveSource $source,
         public FitMode $fit,
@@ -32,6 +34,13 @@ final readonly class LiveFill implements Fill
             $input->optional('still')?->asId(),
             Colour::parse($input->child('ground')),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'ground' => $names->colour($this->ground),
+        ]);
     }
 
     public function kind(): FillKind

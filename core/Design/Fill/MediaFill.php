@@ -18,6 +18,8 @@ use UpperPane\Core\Picture\Quality;
  */
 final readonly class MediaFill implements Fill
 {
+    use Altered;
+
     private const KEYS = [
         ...['kind', 'media', 'fit', 'focus', 'ground', 'faces'],
         ...['crop', 'clip', 'behind', 'quality', 'sound', 'trim'],
@@ -71,6 +73,14 @@ final readonly class MediaFill implements Fill
             Clip::parseOrNone($input),
             $quality,
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'ground' => $this->ground === null ? null : $names->colour($this->ground),
+            'clip' => $this->clip?->resolved($names),
+        ]);
     }
 
     public function kind(): FillKind

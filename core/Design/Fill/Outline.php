@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** A line of so many design px around every letter. */
 final readonly class Outline
 {
+    use Altered;
+
     private function __construct(public Colour $colour, public int $px)
     {
     }
@@ -18,6 +20,13 @@ final readonly class Outline
         $input->keys(['colour', 'px']);
 
         return new self(Colour::parse($input->child('colour')), $input->int('px', 1, 400));
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $names->colour($this->colour),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** A plate behind the lines of a text, so many design px larger on every side, with round corners. */
 final readonly class Plate
 {
+    use Altered;
+
     private function __construct(public Colour $colour, public int $paddingPx, public int $radiusPx)
     {
     }
@@ -22,6 +24,13 @@ final readonly class Plate
             $input->int('padding', 0, 2000),
             $input->int('radius', 0, 2000),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $names->colour($this->colour),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -10,6 +10,8 @@ use UpperPane\Core\Base\Refusal;
 /** Entries shown one after another, again and again. Each change gives a new playlist. */
 final readonly class PlaylistFill implements Fill
 {
+    use Altered;
+
     public const MOST_ENTRIES = 500;
 
     /** @param list<Entry> $entries */
@@ -86,6 +88,14 @@ final readonly class PlaylistFill implements Fill
     private function of(array $entries): self
     {
         return new self($entries, $this->clip);
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'entries' => array_map(static fn (Entry $entry) => $entry->resolved($names), $this->entries),
+            'clip' => $this->clip?->resolved($names),
+        ]);
     }
 
     public function kind(): FillKind

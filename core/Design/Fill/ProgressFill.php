@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** How far the scene has come, or a playlist of it: its entry that shows, or all of its round. */
 final readonly class ProgressFill implements Fill
 {
+    use Altered;
+
     public const SCENE = 'scene';
 
     private function __construct(
@@ -34,6 +36,15 @@ final readonly class ProgressFill implements Fill
             Colour::parse($input->child('track')),
             Colour::parseOrNone($input->child('ground')),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $names->colour($this->colour),
+            'track' => $names->colour($this->track),
+            'ground' => $this->ground === null ? null : $names->colour($this->ground),
+        ]);
     }
 
     public function kind(): FillKind

@@ -14,6 +14,8 @@ use UpperPane\Core\Legibility\Qr\QrLevel;
 /** A QR code: dark modules on a light ground, because many readers know no other. */
 final readonly class QrFill implements Fill
 {
+    use Altered;
+
     private function __construct(
         public QrContent $content,
         public QrLevel $level,
@@ -31,14 +33,7 @@ final readonly class QrFill implements Fill
         \assert($level instanceof QrLevel);
         $content = QrContent::parse($input->child('content'));
         [$colour, $ground] = [Colour::parse($input->child('colour')), Colour::parse($input->child('ground'))];
-        $ratio = Contrast::ratio($colour->hex, $ground->hex);
-        if (Contrast::luminance($colour->hex) > Contrast::luminance($ground->hex) || $ratio < Contrast::LEAST) {
-            throw Refusal::because('qr.colours', $input->pathTo('colour'), [
-                'colour' => $colour->hex,
-                'ground' => $ground->hex,
-                'ratio' => Contrast::said($ratio),
-            ]);
-        }
+        self::judge($colour, $ground, $input->pathTo('colour'));
 
         return new self(
             $content,
@@ -47,6 +42,27 @@ final readonly class QrFill implements Fill
             $ground,
             $content->text() === '' ? null : QrCode::of($content->text(), $level, $input->pathTo('content')),
         );
+    }
+
+    /** @throws Refusal `qr.colours` when it would not be read */
+    public function resolved(Names $names): self
+    {
+        [$colour, $ground] = [$names->colour($this->colour), $names->colour($this->ground)];
+        self::judge($colour, $ground, '/colour');
+
+        return $this->altered(['colour' => $colour, 'ground' => $ground]);
+    }
+
+    private static function judge(Colour $colour, Colour $ground, string $path): void
+    {
+        $ratio = Contrast::ratio($colour->hex, $ground->hex);
+        if (Contrast::luminance($colour->hex) > Contrast::luminance($ground->hex) || $ratio < Contrast::LEAST) {
+            throw Refusal::because('qr.colours', $path, [
+                'colour' => $colour->hex,
+                'ground' => $ground->hex,
+                'ratio' => Contrast::said($ratio),
+            ]);
+        }
     }
 
     public function kind(): FillKind

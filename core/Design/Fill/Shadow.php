@@ -9,6 +9,8 @@ use UpperPane\Core\Base\Input;
 /** A shadow so many design px aside and below, blurred; one that is not aside is a glow (CSS Text Decoration 3 §4). */
 final readonly class Shadow
 {
+    use Altered;
+
     private function __construct(public Colour $colour, public int $xPx, public int $yPx, public int $blurPx)
     {
     }
@@ -23,6 +25,13 @@ final readonly class Shadow
             $input->int('y', -400, 400),
             $input->int('blur', 0, 400),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $names->colour($this->colour),
+        ]);
     }
 
     /** @return array<string, mixed> */

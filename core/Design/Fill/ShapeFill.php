@@ -12,6 +12,8 @@ use UpperPane\Core\Base\Input;
  */
 final readonly class ShapeFill implements Fill
 {
+    use Altered;
+
     private function __construct(
         public Shape $shape,
         public Colour $colour,
@@ -42,6 +44,17 @@ final readonly class ShapeFill implements Fill
             Colour::parseOrNone($input->child('ground')),
             $label === null ? null : TextFill::parseStanding($label),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $names->colour($this->colour),
+            'gradient' => $this->gradient?->resolved($names),
+            'line' => $this->line?->resolved($names),
+            'ground' => $this->ground === null ? null : $names->colour($this->ground),
+            'label' => $this->label?->resolved($names),
+        ]);
     }
 
     public function kind(): FillKind

@@ -12,6 +12,8 @@ use UpperPane\Core\Base\Input;
  */
 final readonly class TextEffects
 {
+    use Altered;
+
     public const KEYS = ['spacing', 'gradient', 'outline', 'shadow', 'plate'];
     private const NARROWEST = -200;
     private const WIDEST = 2000;
@@ -40,6 +42,16 @@ final readonly class TextEffects
             $shadow === null ? null : Shadow::parse($shadow),
             $plate === null ? null : Plate::parse($plate),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'gradient' => $this->gradient?->resolved($names),
+            'outline' => $this->outline?->resolved($names),
+            'shadow' => $this->shadow?->resolved($names),
+            'plate' => $this->plate?->resolved($names),
+        ]);
     }
 
     /** @return array<string, mixed> only what is there */

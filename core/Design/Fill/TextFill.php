@@ -12,6 +12,8 @@ use UpperPane\Core\Base\Input;
  */
 final readonly class TextFill implements StyledFill
 {
+    use Altered;
+
     public const LONGEST = 5000;
 
     /** @param list<TextRun> $runs */
@@ -58,6 +60,14 @@ final readonly class TextFill implements StyledFill
     public function style(): TextStyle
     {
         return $this->style;
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'style' => $this->style->resolved($names),
+            'runs' => array_map(static fn (TextRun $run) => $run->resolved($names), $this->runs),
+        ]);
     }
 
     public function kind(): FillKind

@@ -10,6 +10,8 @@ use UpperPane\Core\Base\Refusal;
 /** Some characters of a text, one after another, in another weight or colour. Characters are Unicode code points. */
 final readonly class TextRun
 {
+    use Altered;
+
     private const MOST = 200;
 
     private function __construct(
@@ -53,6 +55,13 @@ final readonly class TextRun
         }
 
         return $runs;
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'colour' => $this->colour === null ? null : $names->colour($this->colour),
+        ]);
     }
 
     /** @return array<string, mixed> */

@@ -14,6 +14,8 @@ use UpperPane\Core\Text\TextMode;
  */
 final readonly class TextStyle
 {
+    use Altered;
+
     public const KEYS = [
         'font',
         'weight',
@@ -70,6 +72,33 @@ final readonly class TextStyle
             $input->optional('type')?->asId(),
             $input->optional('space')?->asId(),
         );
+    }
+
+    /** With the letters and colours that its names stand for. */
+    public function resolved(Names $names): self
+    {
+        return $names->letters($this)->altered([
+            'colour' => $names->colour($this->colour),
+            'ground' => $this->ground === null ? null : $names->colour($this->ground),
+            'effects' => $this->effects->resolved($names),
+        ]);
+    }
+
+    /** In other letters; the least size is never above the size. */
+    public function inLetters(string $font, int $weight, int $sizePx, int $lineHeightThousandths): self
+    {
+        return $this->altered([
+            'font' => $font,
+            'weight' => $weight,
+            'sizePx' => $sizePx,
+            'minSizePx' => min($this->minSizePx, $sizePx),
+            'lineHeightThousandths' => $lineHeightThousandths,
+        ]);
+    }
+
+    public function padded(int $px): self
+    {
+        return $this->altered(['paddingPx' => $px]);
     }
 
     /** @return array<string, mixed> */

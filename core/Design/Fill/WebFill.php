@@ -13,6 +13,8 @@ use UpperPane\Core\Web\WebAddress;
  */
 final readonly class WebFill implements Fill
 {
+    use Altered;
+
     private const NARROWEST = 200;
     private const WIDEST = 7680;
     private const FARTHEST = 50_000;
@@ -42,6 +44,13 @@ final readonly class WebFill implements Fill
             $input->optional('still')?->asId(),
             Colour::parse($input->child('ground')),
         );
+    }
+
+    public function resolved(Names $names): self
+    {
+        return $this->altered([
+            'ground' => $names->colour($this->ground),
+        ]);
     }
 
     public function kind(): FillKind

@@ -11,9 +11,12 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Base\CanonicalJson;
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Design\Fill\FillReader;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\LightGrid;
 use UpperPane\Core\Picture\MediaFacts;
@@ -23,6 +26,9 @@ use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Style\HouseStyle;
+use UpperPane\Core\Style\Palette;
+use UpperPane\Core\Style\StyleKind;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Demo\Sketch;
@@ -115,6 +121,36 @@ final class EverythingTest extends TestCase
             $round % 4 === 0 && self::assertComesAgain($design, $size);
         }
         self::assertGreaterThanOrEqual(12, count($kinds), implode(' ', array_keys($kinds)));
+    }
+
+    /** A colour that a name stands for is the new one wherever the schema has a colour, and nothing else changes. */
+    public function testEveryColourThatIsNamedFollowsItsName(): void
+    {
+        $schema = json_decode((string) file_get_contents(\dirname(__DIR__, 3).'/docs/schema/design.schema.json'), true);
+        $words = ['colour' => ['lake@#1F6F8B'], 'type' => [''], 'space' => ['']] + self::WORDS;
+        $some = new FromSchema((array) $schema, new Randomizer(new Mt19937(24)), $words);
+        $style = (new StyleKind())->commands()->read(Input::of([
+            'do' => 'style.colour',
+            'id' => 'lake',
+            'colour' => ['name' => 'Lake', 'hex' => '#ABCDEF'],
+        ]))->apply(HouseStyle::fresh('Harbour'))->after;
+        $followed = [];
+        for ($round = 0; $round < 400; ++$round) {
+            try {
+                $fill = FillReader::read(Input::of((array) $some->at(['$defs', 'zone', 'properties', 'fill'])));
+            } catch (Refusal) {
+                continue;
+            }
+            $said = CanonicalJson::encode($fill->toArray());
+            self::assertSame(
+                str_replace('lake@#1F6F8B', 'lake@#ABCDEF', $said),
+                CanonicalJson::encode($fill->resolved(Palette::of($style))->toArray()),
+            );
+            $followed += str_contains($said, 'lake@#') ? [$fill->kind()->value => true] : [];
+        }
+        // Two colours of a QR code are never one; an empty zone has none.
+        $kinds = array_diff(array_column(FillKind::cases(), 'value'), array_keys($followed));
+        self::assertSame(['empty', 'qr'], array_values($kinds), 'of each kind there was one');
     }
 
     /** What was sealed of its inputs gives the same bytes, also where the Stock is empty by then. */

@@ -106,7 +106,7 @@ final class HouseStyleTest extends TestCase
         }
         foreach (['Ink', 'a_b', 'a@b', ''] as $id) {
             try {
-                $kind->command(Input::of(['do' => 'style.colour', 'id' => $id, 'colour' => null]));
+                $kind->commands()->read(Input::of(['do' => 'style.colour', 'id' => $id, 'colour' => null]));
                 self::fail("'$id' was taken");
             } catch (Refusal $refusal) {
                 self::assertStringStartsWith('input.', $refusal->refusalCode);
@@ -270,7 +270,7 @@ final class HouseStyleTest extends TestCase
             'ground' => '#FFFFFF',
         ]));
 
-        self::assertSame($code->toArray()['content'], Palette::of($style)->applied($code)->toArray()['content']);
+        self::assertSame($code->toArray()['content'], $code->resolved(Palette::of($style))->toArray()['content']);
     }
 
     /** The forms of the format's report, from memory: inherited types, aliases, groups, values that nobody knows. */
