@@ -44,7 +44,7 @@ final readonly class Batch
      */
     public static function parse(Input $list, Kind $kind): self
     {
-        return new self(array_map($kind->command(...), $list->asList(self::MOST, 1)));
+        return new self(array_map($kind->commands()->read(...), $list->asList(self::MOST, 1)));
     }
 
     /**

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Change;
 
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 
 /**
@@ -15,6 +16,13 @@ use UpperPane\Core\Base\Refusal;
  */
 interface Command
 {
+    /**
+     * @return self<D>
+     *
+     * @throws Refusal with the place of the first fault
+     */
+    public static function parse(Input $input): self;
+
     /**
      * @param D $document
      *

@@ -48,12 +48,8 @@ interface Kind
      */
     public function read(Input $input): Document;
 
-    /**
-     * @return Command<D>
-     *
-     * @throws Refusal with the place of the first fault
-     */
-    public function command(Input $input): Command;
+    /** @return Commands<D> all there are on such a document */
+    public function commands(): Commands;
 
     /**
      * The JSON text of the head, under the name `head`, and of every part. Given the document before, parts that are

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Design;
 
-use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Command;
 
 /**
@@ -16,6 +14,4 @@ use UpperPane\Core\Change\Command;
  */
 interface DesignCommand extends Command
 {
-    /** @throws Refusal with the place of the first fault */
-    public static function parse(Input $input): self;
 }

@@ -4,9 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Design;
 
-use UpperPane\Core\Base\ByName;
-use UpperPane\Core\Base\Input;
-use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Change\Commands;
 
 /** Every command there is on a design: one line each. */
 final class DesignCommands
@@ -72,20 +70,12 @@ final class DesignCommands
         Entries\SetEntry::class,
     ];
 
-    /** @throws Refusal with the place of the first fault */
-    public static function read(Input $input): DesignCommand
+    /** @return Commands<Design> */
+    public static function all(): Commands
     {
-        $known = self::byName();
+        /** @var Commands<Design>|null $all */
+        static $all = null;
 
-        return $known[(string) $input->choice('do', array_keys($known))]::parse($input);
-    }
-
-    /** @return array<string, class-string<DesignCommand>> */
-    public static function byName(): array
-    {
-        /** @var array<string, class-string<DesignCommand>>|null $known */
-        static $known = null;
-
-        return $known ??= ByName::each(self::ALL, static fn (string $class): string => $class::NAME);
+        return $all ??= Commands::of(array_map(static fn (string $class) => [$class::NAME, $class], self::ALL));
     }
 }

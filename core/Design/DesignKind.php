@@ -6,7 +6,7 @@ namespace UpperPane\Core\Design;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
@@ -79,9 +79,9 @@ final class DesignKind implements Kind
         return DesignReader::read($input);
     }
 
-    public function command(Input $input): Command
+    public function commands(): Commands
     {
-        return DesignCommands::read($input);
+        return DesignCommands::all();
     }
 
     public function parts(Document $document, ?Document $before = null): array

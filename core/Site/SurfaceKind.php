@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Site;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
@@ -51,24 +51,15 @@ final class SurfaceKind implements Kind
         return SurfaceSheet::parse($input);
     }
 
-    public function command(Input $input): Command
+    public function commands(): Commands
     {
-        return match (
-            $input->choice('do', [
-                SetField::NAME,
-                WireOutputs::NAME,
-                SetOutputs::NAME,
-                AddPlayer::NAME,
-                RemovePlayer::NAME,
-            ])
-        ) {
-            SetField::NAME => SetField::parse($input),
-            WireOutputs::NAME => WireOutputs::parse($input),
-            SetOutputs::NAME => SetOutputs::parse($input),
-            AddPlayer::NAME => AddPlayer::parse($input),
-            RemovePlayer::NAME => RemovePlayer::parse($input),
-            default => throw new \LogicException('The choice is one of these.'),
-        };
+        return Commands::of([
+            [SetField::NAME, SetField::class],
+            [WireOutputs::NAME, WireOutputs::class],
+            [SetOutputs::NAME, SetOutputs::class],
+            [AddPlayer::NAME, AddPlayer::class],
+            [RemovePlayer::NAME, RemovePlayer::class],
+        ]);
     }
 
     public function parts(Document $document, ?Document $before = null): array

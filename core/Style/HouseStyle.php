@@ -26,7 +26,7 @@ final readonly class HouseStyle implements Document
     public const MOST = 100;
 
     /**
-     * @param array<string, NamedColour> $colours by id, in the order they came
+     * @param array<string, NamedColour> $colours by id, in order, see {@see Section}
      * @param array<string, TypeStep>    $types   by id
      * @param array<string, SpaceStep>   $spaces  by id
      */
@@ -53,9 +53,11 @@ final readonly class HouseStyle implements Document
 
         return new self(
             self::named($input),
-            array_map(NamedColour::parse(...), $input->child('colours')->members()),
-            array_map(TypeStep::parse(...), $input->child('types')->members()),
-            $input->has('spaces') ? array_map(SpaceStep::parse(...), $input->child('spaces')->members()) : [],
+            Section::inOrder(array_map(NamedColour::parse(...), $input->child('colours')->members())),
+            Section::inOrder(array_map(TypeStep::parse(...), $input->child('types')->members())),
+            Section::inOrder(
+                $input->has('spaces') ? array_map(SpaceStep::parse(...), $input->child('spaces')->members()) : [],
+            ),
             $mark === null ? null : CornerMark::parse($mark),
         );
     }
@@ -84,7 +86,10 @@ final readonly class HouseStyle implements Document
     public function with(Section $section, string $id, NamedColour|TypeStep|SpaceStep|null $put): self
     {
         $there = $this->all($section);
-        $anew = $put === null ? array_diff_key($there, [$id => 0]) : array_replace($there, [$id => $put]);
+        $anew =
+            $put === null
+                ? array_diff_key($there, [$id => 0])
+                : Section::inOrder(array_replace($there, [$id => $put]));
         /** @var All $all */
         $all = [$section->plural() => $anew] + get_object_vars($this);
 

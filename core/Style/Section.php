@@ -20,6 +20,30 @@ enum Section: string
         return $this->value.'s';
     }
 
+    /**
+     * In the order they are read in, which nobody sets: colours by name, sizes from large to small, distances from small
+     * to large. So it does not matter who came first, and what is put back stands where it was.
+     *
+     * @template T of NamedColour|TypeStep|SpaceStep
+     *
+     * @param array<string, T> $named by id
+     *
+     * @return array<string, T>
+     */
+    public static function inOrder(array $named): array
+    {
+        $rank = static fn (NamedColour|TypeStep|SpaceStep $one): int => match (true) {
+            $one instanceof TypeStep => -$one->sizePx,
+            $one instanceof SpaceStep => $one->px,
+            default => 0,
+        };
+        uksort($named, static fn (int|string $a, int|string $b): int => $rank($named[$a]) <=> $rank($named[$b])
+            ?: strnatcasecmp($named[$a]->name, $named[$b]->name)
+            ?: strcmp((string) $a, (string) $b));
+
+        return $named;
+    }
+
     /** @throws Refusal */
     public function parse(Input $input): NamedColour|TypeStep|SpaceStep
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Style;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
@@ -21,11 +21,11 @@ final class StyleKind implements Kind
     public const NAME = 'style';
     private const HEAD = 'head';
     private const COMMANDS = [
-        NameStyle::NAME => NameStyle::class,
-        PutNamed::COLOUR => PutNamed::class,
-        PutNamed::TYPE => PutNamed::class,
-        PutNamed::SPACE => PutNamed::class,
-        SetMark::NAME => SetMark::class,
+        [NameStyle::NAME, NameStyle::class],
+        [PutNamed::COLOUR, PutNamed::class],
+        [PutNamed::TYPE, PutNamed::class],
+        [PutNamed::SPACE, PutNamed::class],
+        [SetMark::NAME, SetMark::class],
     ];
 
     public function name(): string
@@ -52,9 +52,9 @@ final class StyleKind implements Kind
         return HouseStyle::parse($input);
     }
 
-    public function command(Input $input): Command
+    public function commands(): Commands
     {
-        return self::COMMANDS[(string) $input->choice('do', array_keys(self::COMMANDS))]::parse($input);
+        return Commands::of(self::COMMANDS);
     }
 
     public function parts(Document $document, ?Document $before = null): array

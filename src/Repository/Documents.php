@@ -371,7 +371,7 @@ final readonly class Documents
     {
         return Batch::of(
             array_map(
-                $kind->command(...),
+                $kind->commands()->read(...),
                 Input::of(json_decode($json, true, 512, \JSON_THROW_ON_ERROR))->asList(100_000),
             ),
         );

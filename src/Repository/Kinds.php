@@ -27,6 +27,12 @@ final readonly class Kinds
         );
     }
 
+    /** @return array<string, Kind<Document>> by name */
+    public function all(): array
+    {
+        return $this->kinds;
+    }
+
     /** @return Kind<Document> */
     public function named(string $name): Kind
     {

@@ -129,7 +129,7 @@ final readonly class Mending
         foreach ($rows as $next => $commands) {
             try {
                 $read = Stored::read('', static fn () => Input::of(self::json((string) $commands))->asList(100_000));
-                $document = Batch::of(array_map($kind->command(...), $read))->apply($document)->after;
+                $document = Batch::of(array_map($kind->commands()->read(...), $read))->apply($document)->after;
                 $number = (int) $next;
             } catch (Refusal) {
                 break;

@@ -14,9 +14,17 @@ final readonly class OwnStarters implements Document
     public const VERSION = 1;
     public const MOST = 200;
 
-    /** @param array<string, OwnStarter> $starters by id */
+    /** @param array<string, OwnStarter> $starters by id, in the order of their names: who kept one first is no matter */
     private function __construct(public array $starters)
     {
+    }
+
+    /** @param array<string, OwnStarter> $starters by id */
+    private static function inOrder(array $starters): self
+    {
+        uksort($starters, static fn (int|string $a, int|string $b): int => strnatcasecmp($starters[$a]->name, $starters[$b]->name) ?: strcmp((string) $a, (string) $b));
+
+        return new self($starters);
     }
 
     public static function none(): self
@@ -29,13 +37,13 @@ final readonly class OwnStarters implements Document
     {
         $input->keys(['version', 'starters'])->choice('version', [self::VERSION]);
 
-        return new self(array_map(OwnStarter::parse(...), $input->child('starters')->members()));
+        return self::inOrder(array_map(OwnStarter::parse(...), $input->child('starters')->members()));
     }
 
     /** @param ?OwnStarter $starter null takes it away */
     public function with(string $id, ?OwnStarter $starter): self
     {
-        return new self(
+        return self::inOrder(
             $starter === null
                 ? array_diff_key($this->starters, [$id => 0])
                 : array_replace($this->starters, [$id => $starter]),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design\Starters;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
@@ -45,11 +45,9 @@ final class StartersKind implements Kind
         return OwnStarters::parse($input);
     }
 
-    public function command(Input $input): Command
+    public function commands(): Commands
     {
-        $input->choice('do', [PutStarter::NAME]);
-
-        return PutStarter::parse($input);
+        return Commands::of([[PutStarter::NAME, PutStarter::class]]);
     }
 
     public function parts(Document $document, ?Document $before = null): array

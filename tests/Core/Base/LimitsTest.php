@@ -36,7 +36,7 @@ final class LimitsTest extends TestCase
     public static function bounds(): iterable
     {
         $text = static fn (int $length) => str_repeat('é', $length);
-        $command = static fn (string $do, string $key, array $rest) => static fn (mixed $value) => DesignCommands::read(
+        $command = static fn (string $do, string $key, array $rest) => static fn (mixed $value) => DesignCommands::all()->read(
             Input::of(['do' => $do, $key => $value] + $rest),
         );
         $at = ['scene' => 's', 'layout' => 'own'];
@@ -212,7 +212,7 @@ final class LimitsTest extends TestCase
         yield 'an output’s number, least' => [$one('number'), 1, 0, 'input.range'];
         yield 'a refresh rate' => [$one('millihertz'), 1_000_000, 1_000_001, 'input.range'];
         yield 'a refresh rate, least' => [$one('millihertz'), 1000, 999, 'input.range'];
-        $pairs = static fn (mixed $count) => DesignCommands::read(
+        $pairs = static fn (mixed $count) => DesignCommands::all()->read(
             Input::of(
                 ['do' => 'float.size', 'zone' => 'f', 'size' => ['1px', '1px']] + $at +
                     ['offset' => array_fill(0, $count, '0px')],
@@ -226,7 +226,7 @@ final class LimitsTest extends TestCase
         );
         yield 'a batch' => [$batch, 200, 201, 'input.count'];
         yield 'a batch of nothing' => [$batch, 1, 0, 'input.count'];
-        $span = static fn (mixed $count) => DesignCommands::read(
+        $span = static fn (mixed $count) => DesignCommands::all()->read(
             Input::of(
                 ['do' => 'pane.span', 'pane' => 'a', 'over' => array_fill(0, $count, [0, 0, 1, 1])] +
                     $at + ['new' => 'n'],

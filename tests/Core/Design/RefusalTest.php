@@ -415,11 +415,11 @@ final class RefusalTest extends TestCase
             $shown[$name][$code] = true;
         }
         $missing = [];
-        foreach (DesignCommands::byName() as $name => $class) {
+        foreach (DesignCommands::all()->byName as $name => $class) {
             preg_match('/Refuses(.*)\*\//s', (string) (new \ReflectionClass($class))->getDocComment(), $promise);
             preg_match_all('/`([a-z]+\.[a-z_]+)`/', $promise[1] ?? '', $codes);
             foreach ($codes[1] as $code) {
-                if (!isset($shown[$name][$code]) && !isset(DesignCommands::byName()[$code])) {
+                if (!isset($shown[$name][$code]) && !isset(DesignCommands::all()->byName[$code])) {
                     $missing[] = "$name: $code";
                 }
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Support\Notes;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Change\Command;
+use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Change\Scopes;
@@ -35,9 +35,9 @@ final class NotesKind implements Kind
         return new Notes(array_map(static fn (Input $text) => $text->asText(200), $input->child('notes')->members()));
     }
 
-    public function command(Input $input): Command
+    public function commands(): Commands
     {
-        return SetNote::parse($input);
+        return Commands::of([[SetNote::NAME, SetNote::class]]);
     }
 
     public function parts(Document $document, ?Document $before = null): array
