@@ -1,11 +1,16 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { BatchQueue } from './queue'
+import { storage } from './storage'
 
 const kept = vi.hoisted(() => new Map<string, unknown>())
 const held = vi.hoisted(() => new Set<string>())
+/** Whether IndexedDB answers at all: a page that is being closed does not live to see it. */
+const closing = vi.hoisted(() => ({ now: false }))
+vi.stubGlobal('localStorage', storage())
 vi.mock('idb-keyval', () => ({
   get: (key: string) => Promise.resolve(kept.get(key)),
-  set: (key: string, value: unknown) => Promise.resolve(void kept.set(key, value)),
+  set: (key: string, value: unknown) =>
+    closing.now ? new Promise<void>(() => undefined) : Promise.resolve(void kept.set(key, value)),
   del: (key: string) => Promise.resolve(void kept.delete(key)),
   keys: () => Promise.resolve([...kept.keys()]),
 }))
@@ -23,6 +28,8 @@ describe('batches on their way', () => {
   beforeEach(() => {
     kept.clear()
     held.clear()
+    localStorage.clear()
+    closing.now = false
     vi.useFakeTimers({ now: 0, toFake: ['Date'] })
   })
 
@@ -46,6 +53,19 @@ describe('batches on their way', () => {
     queue.first()!.sent = true
     await queue.add(made('ab', 'z:name', 1))
     expect([queue.length, queue.first()?.commands]).toEqual([2, name('a')])
+  })
+
+  it('are there when the tab is closed before they could be written down', async () => {
+    const queue = await BatchQueue.open('d', 'dina', 'one')
+    await queue.add(made('first', '', 7))
+    closing.now = true
+    void queue.add(made('last words', '', 7))
+    closing.now = false
+    const again = await BatchQueue.open('d', 'dina', 'two')
+    expect([again.length, again.first()?.commands]).toEqual([2, name('first')])
+    await again.shift()
+    expect(again.first()?.commands).toEqual(name('last words'))
+    expect(Object.keys(localStorage)).toEqual([])
   })
 
   it('survive a closed tab with their ids, revisions and queue, for their person and document only', async () => {

@@ -1,6 +1,6 @@
-import { del, get, keys, set } from 'idb-keyval'
 import type { Command } from '../api/types'
 import { isHeld } from './client'
+import { drop, keep, kept, keptUnder } from './shelf'
 
 interface Batch {
   batch: string
@@ -19,7 +19,7 @@ interface Batch {
 const COALESCE_MS = 1000
 
 /**
- * Batches on their way to the server, kept in IndexedDB: a closed tab or a restarted server loses nothing. One queue
+ * Batches on their way to the server, kept in the browser: a closed tab or a restarted server loses nothing. One queue
  * per page.
  */
 export class BatchQueue {
@@ -35,14 +35,12 @@ export class BatchQueue {
     const prefix = `queue:${person}:${document}:`
     const queue = new BatchQueue(document, `${prefix}${client}`, client)
     const left: Batch[] = []
-    for (const key of (await keys()).filter(
-      (one): one is string => typeof one === 'string' && one.startsWith(prefix) && one !== queue.key,
-    )) {
+    for (const key of (await keptUnder(prefix)).filter((one) => one !== queue.key)) {
       if (await isHeld(key.slice(prefix.length))) continue
-      left.push(...((await get<Batch[]>(key)) ?? []))
-      await del(key)
+      left.push(...((await kept<Batch[]>(key)) ?? []))
+      await drop(key)
     }
-    queue.batches = [...left.sort((a, b) => a.at - b.at), ...((await get<Batch[]>(queue.key)) ?? [])]
+    queue.batches = [...left.sort((a, b) => a.at - b.at), ...((await kept<Batch[]>(queue.key)) ?? [])]
     if (left.length) await queue.keep()
     return queue
   }
@@ -81,6 +79,6 @@ export class BatchQueue {
   }
 
   keep(): Promise<void> {
-    return set(this.key, JSON.parse(JSON.stringify(this.batches)))
+    return keep(this.key, this.batches)
   }
 }

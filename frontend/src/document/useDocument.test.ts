@@ -2,6 +2,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { ProblemError } from '../api/client'
 import type { DocumentAnswer, Problem } from '../api/types'
 import { useDocument } from './useDocument'
+import { storage } from './storage'
 
 interface Asked {
   method: string
@@ -11,6 +12,7 @@ interface Asked {
 const asked = vi.hoisted((): Asked[] => [])
 /** What the server says next, by method and path; a promise keeps it waiting. */
 const server = vi.hoisted((): { answer: (method: string, path: string) => unknown } => ({ answer: () => undefined }))
+vi.stubGlobal('localStorage', storage())
 vi.mock('idb-keyval', () => {
   const kept = new Map<string, unknown>()
   return {
