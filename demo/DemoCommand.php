@@ -17,6 +17,10 @@ use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Site;
+use UpperPane\App\Repository\OnesOfSites;
+use UpperPane\Core\Book\Book;
+use UpperPane\Core\Book\BookKind;
+use UpperPane\Core\Site\NamedId;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Job\InspectMedia;
 use UpperPane\App\Repository\Documents;
@@ -47,6 +51,7 @@ final class DemoCommand extends Command
         private readonly MakeRelease $release,
         private readonly HandOver $handOver,
         private readonly DemoPeople $demoPeople,
+        private readonly OnesOfSites $ones,
         private readonly string $varDir,
     ) {
         parent::__construct();
@@ -57,6 +62,10 @@ final class DemoCommand extends Command
         $sites = $this->sites();
         $people = $this->people($sites);
         $designer = $people['designer'];
+        foreach (Harrowmere::GROUPS as $slug => $names) {
+            $groups = array_combine(array_map(NamedId::Group->of(...), $names), $names);
+            $this->ones->made(BookKind::NAME, Book::of($groups), 'Book', $sites[$slug], $designer);
+        }
         foreach (Harrowmere::surfaces() as $plan) {
             $this->surface($sites['harrowmere'], $plan, $designer);
         }

@@ -22,6 +22,8 @@ final class Harrowmere
         'harrowmere' => ['Harrowmere Landing', 'Pier Road 1, Harrowmere', 'Europe/London'],
         'aldermoor' => ['Aldermoor jetty', 'Mole 3, Aldermoor', 'Europe/London'],
     ];
+    /** By site. */
+    public const GROUPS = ['harrowmere' => ['Gates', 'Hall'], 'aldermoor' => []];
 
     /** role → where it is theirs */
     public const ACCESS = [

@@ -289,6 +289,12 @@ return [
     'guide.outside' => ['A guide at {at} px lies beyond the canvas.', 'Lay it between 0 and {most} px.'],
     'guide.gone' => ['The guide is not there any more.', 'Lay it again.'],
     'guide.too_many' => ['A design has at most {most} guides.', 'Remove some first.'],
+    'group.gone' => ['This group is not in the book any more.', 'Look again: somebody took it away.'],
+    'group.in_use' => [
+        '{surfaces} belong to this group.',
+        'Take them out of it first, each in its own sheet.',
+    ],
+    'group.too_many' => ['A site has at most {most} groups.', 'Remove some first.'],
     'starter.shares' => ['A starter is sized in shares only, so that it fits other canvases.', 'Write its sizes in fr.'],
     'starter.too_many' => ['A site keeps at most {most} starters.', 'Remove some first.'],
     'part.locked' => ['The size of {letters} is locked.', 'Unlock it beside its size first.'],

@@ -24,7 +24,7 @@ final readonly class Judgement
     {
     }
 
-    /** @param ?string $area the name of the part of its surface that the design is for; null for the whole */
+    /** @param ?string $area the id of the part of its surface that the design is for; null for the whole */
     public static function of(Design $design, SurfaceSheet $sheet, ?string $area, PlanContext $context): self
     {
         $outputs = $sheet->outputMap();
@@ -48,7 +48,7 @@ final readonly class Judgement
      */
     public static function ofSurface(SurfaceSheet $sheet, ?string $area): array
     {
-        $names = ['area' => (string) $area, 'surface' => $sheet->name()];
+        $names = ['area' => $sheet->areaName($area) ?? (string) $area, 'surface' => $sheet->name()];
 
         return [
             ...$sheet->findings(),

@@ -17,21 +17,32 @@ use UpperPane\Core\Geometry\Size;
 final readonly class NamedArea
 {
     /** @param array{int, int, int, int} $sides px, or thousandths of a percent */
-    private function __construct(public string $name, public bool $percent, private array $sides)
-    {
+    private function __construct(
+        public string $id,
+        public string $name,
+        public bool $percent,
+        private array $sides,
+    ) {
     }
 
     /** @throws Refusal for a shape that no canvas can hold */
     public static function parse(Input $input): self
     {
-        $input->keys(['name', 'unit', 'rect']);
+        $input->keys(['id', 'name', 'unit', 'rect']);
         $percent = $input->choice('unit', ['px', '%']) === '%';
         $sides = $input->list('rect', 4, 4);
         $read = static fn (int $i, int $least) => $percent
             ? $sides[$i]->asThousandths($least, 100_000)
             : $sides[$i]->asInt($least, Size::LARGEST_PX);
 
-        return new self($input->text('name', 60, 1), $percent, [$read(0, 0), $read(1, 0), $read(2, 1), $read(3, 1)]);
+        $name = $input->text('name', 60, 1);
+
+        return new self(
+            NamedId::Area->of($input->optional('id')?->asText(60, 1) ?? $name),
+            $name,
+            $percent,
+            [$read(0, 0), $read(1, 0), $read(2, 1), $read(3, 1)],
+        );
     }
 
     /** @throws Refusal `area.outside`, `area.below_px` */
@@ -67,7 +78,12 @@ final readonly class NamedArea
     {
         $side = fn (int $value) => $this->percent ? Rational::of($value, 1000)->decimal(3) : $value;
 
-        return ['name' => $this->name, 'unit' => $this->percent ? '%' : 'px', 'rect' => array_map($side, $this->sides)];
+        return [
+            'id' => $this->id,
+            'name' => $this->name,
+            'unit' => $this->percent ? '%' : 'px',
+            'rect' => array_map($side, $this->sides),
+        ];
     }
 
     private function edge(int $value, int $lengthPx): int

@@ -24,7 +24,8 @@ use UpperPane\Core\Surface\SurfaceReader;
  */
 final readonly class SurfaceSheet implements Document
 {
-    public const VERSION = 3;
+    /** Since 4, groups and areas go by ids. */
+    public const VERSION = 4;
     public const KINDS = ['LCD', 'LED', 'projection'];
 
     /** Those that people set one by one. */
@@ -48,7 +49,7 @@ final readonly class SurfaceSheet implements Document
 
     /**
      * @param array<string, mixed> $fields
-     * @param array<string, Rect>  $areas   by name
+     * @param array<string, Rect>  $areas   by id
      * @param ?OutputMap           $outputs null: one panel per output, as they come
      * @param array<string, int>   $players how many outputs each has
      * @param bool                 $imagined there is only a size
@@ -123,7 +124,10 @@ final readonly class SurfaceSheet implements Document
                 'touch' => $input->bool('touch'),
                 'groups' => array_values(
                     array_unique(
-                        array_map(static fn (Input $group) => trim($group->asText(60, 1)), $input->list('groups', 50)),
+                        array_map(
+                            static fn (Input $group) => NamedId::Group->of($group->asText(60, 1)),
+                            $input->list('groups', 50),
+                        ),
                     ),
                 ),
                 'areas' => $areaFields,
@@ -207,6 +211,41 @@ final readonly class SurfaceSheet implements Document
     public function name(): string
     {
         return is_string($this->fields['name']) ? $this->fields['name'] : '';
+    }
+
+    /** @return array<string, string> what its areas are called, by id */
+    public function areaNames(): array
+    {
+        /** @var list<array{id: string, name: string}> $areas */
+        $areas = $this->fields['areas'];
+
+        return array_column($areas, 'name', 'id');
+    }
+
+    /** What an area is called; null for the whole, and for one that is not there any more. */
+    public function areaName(?string $id): ?string
+    {
+        return $this->areaNames()[$id ?? ''] ?? null;
+    }
+
+    /** @return list<string> ids of the groups that it belongs to */
+    public function groups(): array
+    {
+        /** @var list<string> */
+        return $this->fields['groups'];
+    }
+
+    /**
+     * What a plan can be different by: not what the surface is called, where it hangs, whose group it is in.
+     *
+     * @return array<string, mixed>
+     */
+    public function compiledFrom(): array
+    {
+        return array_diff_key(
+            $this->toArray(),
+            array_flip(['version', 'name', 'left_mm', 'floor_mm', 'groups', 'archived']),
+        );
     }
 
     /** @return array{int, int} nearest and farthest viewer */
@@ -314,19 +353,19 @@ final readonly class SurfaceSheet implements Document
     }
 
     /**
-     * @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by name, and the areas as they are
-     *     read
+     * @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by id, and the areas as they are read
      */
     private static function areas(Input $input, Surface $surface): array
     {
-        $areas = $fields = [];
+        $areas = $fields = $names = [];
         foreach ($input->list('areas', 50) as $entry) {
             $area = NamedArea::parse($entry);
-            if (isset($areas[$area->name])) {
+            if (isset($names[$area->name]) || isset($areas[$area->id])) {
                 throw Refusal::because('area.name_twice', $entry->pathTo('name'), ['name' => $area->name]);
             }
+            $names[$area->name] = true;
             try {
-                $areas[$area->name] = $area->on($surface->canvas);
+                $areas[$area->id] = $area->on($surface->canvas);
             } catch (Refusal $refusal) {
                 throw $refusal->below($entry->path);
             }

@@ -15,6 +15,9 @@ use Symfony\Component\PasswordHasher\Hasher\PasswordHasherFactoryInterface;
 use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Site;
+use UpperPane\App\Repository\OnesOfSites;
+use UpperPane\Core\Book\Book;
+use UpperPane\Core\Book\BookKind;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Site\Role;
 
@@ -32,6 +35,7 @@ final class BeginCommand extends Command
         private readonly EntityManagerInterface $entities,
         private readonly PasswordHasherFactoryInterface $hashers,
         private readonly Recorder $recorder,
+        private readonly OnesOfSites $ones,
     ) {
         parent::__construct();
     }
@@ -89,6 +93,7 @@ final class BeginCommand extends Command
             $this->entities->flush();
             $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $site->id]);
             $this->entities->persist($known ?? new Access($person, $site, Role::Administrator));
+            $this->ones->made(BookKind::NAME, Book::of(), 'Book', $site, $person);
             $this->recorder->record($person, 'site.begin', $site->slug);
         });
         $output->writeln("{$given['site']} is there, and $email may sign in.");

@@ -32,6 +32,14 @@ class SurfaceRow
     #[ORM\Column]
     public bool $archived = false;
 
+    /** @var list<string> ids of the groups it belongs to */
+    #[ORM\Column(name: 'group_ids', type: 'json')]
+    public array $groups = [];
+
+    /** @var array<string, string> what its areas are called, by id */
+    #[ORM\Column(type: 'json')]
+    public array $areaNames = [];
+
     public function __construct(
         #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Site $site,
         #[ORM\Column(length: 60, unique: true)] public string $code,
@@ -49,6 +57,8 @@ class SurfaceRow
         $this->kind = (string) $sheet->field('kind');
         $this->leftMm = (int) $sheet->field('left_mm');
         $this->archived = (bool) $sheet->field('archived');
+        $this->groups = $sheet->groups();
+        $this->areaNames = $sheet->areaNames();
         $this->canvasWidth = $sheet->surface->canvas->width;
         $this->canvasHeight = $sheet->surface->canvas->height;
     }

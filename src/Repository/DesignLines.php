@@ -11,6 +11,8 @@ use UpperPane\Core\Design\Design;
 final readonly class DesignLines
 {
     private const PAGE = 50;
+    /** What the area that a design is for is called now. */
+    private const AREA = "JSON_VALUE(s.area_names, CONCAT('\$.\"', d.area, '\"'))";
 
     public function __construct(private Connection $database)
     {
@@ -49,12 +51,12 @@ final readonly class DesignLines
     public function find(int $site, array $words, bool $archived, int $page): array
     {
         $sought =
-            "CONCAT_WS(' ', d.name, d.area, s.name, s.code, p.name, DATE(d.changed_at), ".
+            "CONCAT_WS(' ', d.name, ".self::AREA.', s.name, s.code, p.name, DATE(d.changed_at), '.
             "CONCAT(d.width, '×', d.height), (SELECT GROUP_CONCAT(CONCAT(o.name, ' ', o.code) SEPARATOR ' ') ".
             'FROM design_surface m JOIN surface o ON o.id = m.surface_id WHERE m.design_id = d.id))';
         $conditions = array_fill(0, count($words), "AND $sought COLLATE utf8mb4_unicode_ci LIKE ?");
         $rows = $this->database->fetchAllAssociative(
-            'SELECT d.id, d.name, d.area, d.width, d.height, d.revision, d.changed_at, d.archived, '.
+            'SELECT d.id, d.name, '.self::AREA.' AS area, d.width, d.height, d.revision, d.changed_at, d.archived, '.
                 'p.name AS changed_by, s.name AS surface, (SELECT GROUP_CONCAT(o.name ORDER BY o.left_mm '.
                 "SEPARATOR '\n') FROM design_surface m JOIN surface o ON o.id = m.surface_id ".
                 'WHERE m.design_id = d.id) AS others FROM document d '.

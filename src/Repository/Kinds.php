@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\Repository;
 
 use UpperPane\Core\Base\ByName;
+use UpperPane\Core\Book\BookKind;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Change\Kind;
 use UpperPane\Core\Design\DesignKind;
@@ -22,7 +23,7 @@ final readonly class Kinds
     public function __construct(Kind ...$more)
     {
         $this->kinds = ByName::each(
-            [new DesignKind(), new SurfaceKind(), new StartersKind(), new StyleKind(), ...$more],
+            [new DesignKind(), new SurfaceKind(), new StartersKind(), new StyleKind(), new BookKind(), ...$more],
             static fn (Kind $kind) => $kind->name(),
         );
     }

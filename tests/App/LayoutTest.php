@@ -94,7 +94,8 @@ final class LayoutTest extends ApiCase
             ['design' => self::uuid(), 'name' => 'Strip', 'area' => 'Lower strip'],
             201,
         )['design'];
-        $rect = $this->call('GET', '/api/surfaces/hall')['area_rects']['Lower strip'];
+        $strip = $areas['Lower strip']['id'];
+        $rect = $this->call('GET', '/api/surfaces/hall')['area_rects'][$strip];
 
         $whole = $this->call('GET', "/api/documents/$id", null, 200);
         self::assertSame([[$rect[2], $rect[3]], 'Lower strip'], [$whole['canvas'], $whole['area']]);
@@ -111,11 +112,18 @@ final class LayoutTest extends ApiCase
         );
         self::assertContains('area.rest_empty', array_column($plan['findings'], 'code'));
 
-        unset($areas['Lower strip']);
         $hall = $this->call('GET', '/api/surfaces/hall')['document'];
+        $areas['Lower strip']['name'] = 'Foot';
+        $set = ['do' => 'field.set', 'field' => 'areas', 'value' => array_values($areas)];
+        $this->edit([$set], 0, document: $hall);
+        $whole = $this->call('GET', "/api/documents/$id", null, 200);
+        self::assertSame([[$rect[2], $rect[3]], 'Foot'], [$whole['canvas'], $whole['area']], 'another name breaks nothing');
+        $found = $this->call('GET', '/api/sites/harrowmere/designs?find=foot', null, 200)['designs'];
+        self::assertSame(['Foot'], array_column($found, 'area'));
+        unset($areas['Lower strip']);
         $refused = $this->edit(
             [['do' => 'field.set', 'field' => 'areas', 'value' => array_values($areas)]],
-            0,
+            1,
             422,
             document: $hall,
         );

@@ -48,7 +48,7 @@ final class SurfaceTest extends ApiCase
     public function testFieldsAreSetOnARevisionAndTakenBack(): void
     {
         $this->signIn('theo');
-        $this->change('gate-1', 0, ['name' => 'North totem', 'groups' => ['Gates', 'Quay']]);
+        $this->change('gate-1', 0, ['name' => 'North totem', 'groups' => [NamedId::Group->of('Gates')]]);
         $this->change('gate-1', 1, ['left_mm' => 2700]);
         $this->signIn();
         self::assertSame('document.changed_since', $this->change('gate-1', 1, ['left_mm' => 2800], 409)['code']);

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\App;
 
 use DAMA\DoctrineTestBundle\Doctrine\DBAL\StaticDriver;
 use Symfony\Component\Process\Process;
+use UpperPane\Core\Site\NamedId;
 
 /**
  * A database that version 1 wrote (tests/cases/upgrade) is brought up by the migrations: every design, sheet, change
@@ -97,9 +98,18 @@ final class UpgradeTest extends ApiCase
             ]);
         }
         $this->signIn('theo');
-        self::assertSame(['Hall'], $there['hall']['groups'], 'its last change was taken back before');
+        self::assertSame([NamedId::Group->of('Hall')], $there['hall']['groups'], 'its last change was taken back before');
         $redone = $this->step('redo', document: $there['hall']['document']);
-        self::assertSame(['Hall', 'Quay'], $redone['groups'], 'and can be done again now');
+        self::assertSame(
+            array_map(NamedId::Group->of(...), ['Hall', 'Quay']),
+            $redone['groups'],
+            'and can be done again now',
+        );
+        self::assertContains(
+            ['id' => NamedId::Group->of('Quay'), 'name' => 'Quay'],
+            $this->call('GET', '/api/sites/harrowmere/elevation', null, 200)['book']['groups'],
+            'the book knows what history may bring back',
+        );
     }
 
     public function testWhatWasDoneBeforeIsUndoneAndDoneAgain(): void

@@ -13,6 +13,7 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
+use UpperPane\Core\Site\NamedId;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Style\HouseStyle;
 use UpperPane\Core\Style\Palette;
@@ -80,7 +81,7 @@ final readonly class Inputs
             DesignReader::read(Input::of(Upgrade::whole($design))),
             $input->optional('style') === null ? null : HouseStyle::parse($input->child('style')),
             SurfaceSheet::ofCanonical($sheet),
-            $input->optional('area')?->asText(60),
+            $input->optional('area') === null ? null : NamedId::Area->of($input->text('area', 60)),
             $input->text('zone', 60),
             $input->int('from_ms', 0, \PHP_INT_MAX),
             Answers::read($input->child('answers')),
@@ -128,7 +129,7 @@ final readonly class Inputs
             'design' => self::sumOf($this->design->toArray()),
             'style_id' => $this->design->style,
             'style' => $this->style === null ? null : self::sumOf($this->style->toArray()),
-            'sheet' => self::sumOf($this->sheet->toArray()),
+            'sheet' => self::sumOf($this->sheet->compiledFrom()),
             'media' => $this->answers->mediaSums(),
         ];
     }

@@ -54,7 +54,13 @@ export interface Resolved {
   legible: { pixel_distance_m: number; least_px: number; good_px: number; thumb_px: number }
 }
 
+/** Of surfaces; its name may change, its id does not. */
+export interface Group {
+  id: string
+  name: string
+}
 export interface NamedArea {
+  id: string
   name: string
   unit: 'px' | '%'
   rect: Rect
@@ -85,6 +91,7 @@ export interface SheetFields {
   safe_px: Rect
   sound: boolean
   touch: boolean
+  /** Ids. */
   groups: string[]
   areas: NamedArea[]
   outputs: Output[] | null
@@ -173,6 +180,8 @@ export interface EdidAnswer {
 export interface Elevation {
   site: { slug: string; name: string; address: string; zone: string }
   now_ms: number
+  /** The site's groups, in their order; null when the book cannot be read. */
+  book: { document: string; groups: Group[] } | null
   surfaces: SurfaceLine[]
   archived: { code: string; name: string; document: string; revision: number }[]
   /** Those whose sheet cannot be read, with the reason. */

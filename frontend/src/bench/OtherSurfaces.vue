@@ -3,7 +3,7 @@ import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import { computed, onMounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import type { Elevation, SurfaceLine } from '../api/surfaces'
+import type { Elevation, Group, SurfaceLine } from '../api/surfaces'
 import { useSession } from '../session/session'
 import { useDesign } from './design'
 import PanelPreview from './PanelPreview.vue'
@@ -16,7 +16,8 @@ const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
 const surfaces = ref<SurfaceLine[]>([])
-const groups = computed(() => [...new Set(surfaces.value.flatMap((one) => one.groups))].sort())
+const groups = ref<Group[]>([])
+const inUse = computed(() => groups.value.filter((one) => of(one.id).length))
 const of = (group: string): string[] => surfaces.value.filter((one) => one.groups.includes(group)).map((one) => one.code)
 const all = (codes: string[]): boolean => codes.every((code) => props.codes.includes(code))
 const meant = (code: string): boolean => design.answer?.surfaces.includes(code) ?? false
@@ -27,9 +28,10 @@ function mean(code: string): void {
 const scale = (event: Event): void => void design.send([{ do: 'design.reflow', by: (event.target as HTMLSelectElement).value }])
 
 onMounted(async () => {
-  surfaces.value = (
-    await call<Elevation>('GET', `/api/sites/${design.answer?.surface?.site ?? session.slug}/elevation`).catch(() => ({ surfaces: [] }))
-  ).surfaces.filter((one) => one.code !== design.answer?.surface?.code || meant(one.code))
+  const site = design.answer?.surface?.site ?? session.slug
+  const found = await call<Elevation>('GET', `/api/sites/${site}/elevation`).catch(() => null)
+  groups.value = found?.book?.groups ?? []
+  surfaces.value = (found?.surfaces ?? []).filter((one) => one.code !== design.answer?.surface?.code || meant(one.code))
 })
 </script>
 
@@ -62,14 +64,14 @@ onMounted(async () => {
         @update:model-value="mean(one.code)" />
     </div>
   </fieldset>
-  <fieldset v-if="groups.length">
+  <fieldset v-if="inUse.length">
     <legend class="group-label">{{ t('field.groups') }}</legend>
     <BFormCheckbox
-      v-for="group in groups"
-      :key="group"
-      :model-value="all(of(group))"
-      @update:model-value="(on) => emit('toggle', of(group), on === true)">
-      {{ t('beside.group', { group, count: of(group).length }) }}
+      v-for="group in inUse"
+      :key="group.id"
+      :model-value="all(of(group.id))"
+      @update:model-value="(on) => emit('toggle', of(group.id), on === true)">
+      {{ t('beside.group', { group: group.name, count: of(group.id).length }) }}
     </BFormCheckbox>
   </fieldset>
 </template>

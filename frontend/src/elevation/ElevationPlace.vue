@@ -7,6 +7,7 @@ import { useSession } from '../session/session'
 import ConflictChoice from '../document/ConflictChoice.vue'
 import { useListening } from '../document/useListening'
 import { provideRefusal } from '../surface/refusal'
+import { useBook } from '../surface/book'
 import { useSurfaces } from '../surface/surfaces'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -21,6 +22,7 @@ const route = useRoute()
 const router = useRouter()
 const session = useSession()
 const surfaces = useSurfaces()
+const book = useBook()
 const unclaimed = provideRefusal(computed(() => surfaces.error))
 const arranging = ref(false)
 const all = computed(() => surfaces.elevation?.surfaces ?? [])
@@ -52,6 +54,11 @@ watch(
   () => void surfaces.load(),
 )
 useListening(() => (whole.value ? surfaces.listen() : surfaces.load()))
+watch(
+  () => surfaces.elevation?.book,
+  (one) => void book.open(one ?? null),
+  { immediate: true },
+)
 useUndoKeys((kind) => whole.value && void surfaces.step(kind))
 </script>
 
@@ -89,6 +96,7 @@ useUndoKeys((kind) => whole.value && void surfaces.step(kind))
         @leave="choose(null)" />
       <SurfaceList v-else-if="surfaces.elevation && !code" :elevation="surfaces.elevation" @choose="choose" @mended="surfaces.load" />
     </ThingColumn>
+    <ConflictChoice v-if="book.conflict" :problem="book.conflict" @choose="book.resolve" />
     <ConflictChoice v-if="surfaces.conflict" :problem="surfaces.conflict" @choose="surfaces.resolve" />
   </div>
 </template>

@@ -4,9 +4,11 @@ import { useI18n } from 'vue-i18n'
 import type { Elevation } from '../api/surfaces'
 import MendButton from '../document/MendButton.vue'
 import { useSession } from '../session/session'
+import { useBook } from '../surface/book'
 import { useSurfaces } from '../surface/surfaces'
 import { goOn } from '../ui/focus'
 import { pixels } from '../ui/format'
+import GroupFields from './GroupFields.vue'
 
 /** Nothing is chosen: all surfaces, by group, and what was archived. */
 const props = defineProps<{ elevation: Elevation }>()
@@ -14,9 +16,10 @@ const emit = defineEmits<{ choose: [code: string]; mended: [] }>()
 const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
-const groups = computed(() => [...new Set(props.elevation.surfaces.flatMap((one) => one.groups))].sort())
+const book = useBook()
+const groups = computed(() => book.groups)
 const inGroup = (group: string | null): Elevation['surfaces'] =>
-  props.elevation.surfaces.filter((one) => (group === null ? !one.groups.length : one.groups.includes(group)))
+  props.elevation.surfaces.filter((one) => (group === null ? !one.groups.some((id) => book.named(id)) : one.groups.includes(group)))
 
 async function restore(code: string): Promise<void> {
   surfaces.error = null
@@ -29,11 +32,11 @@ async function restore(code: string): Promise<void> {
 
 <template>
   <p class="hint">{{ t('elevation.pick') }}</p>
-  <template v-for="group in [...groups, null]" :key="group ?? ''">
-    <template v-if="inGroup(group).length">
-      <h2>{{ group ?? t(groups.length ? 'elevation.no-group' : 'elevation.surfaces') }}</h2>
+  <template v-for="group in [...groups, null]" :key="group?.id ?? ''">
+    <template v-if="inGroup(group?.id ?? null).length">
+      <h2>{{ group?.name ?? t(groups.length ? 'elevation.no-group' : 'elevation.surfaces') }}</h2>
       <ul class="lines">
-        <li v-for="one in inGroup(group)" :key="one.code">
+        <li v-for="one in inGroup(group?.id ?? null)" :key="one.code">
           <button type="button" class="line" @click="emit('choose', one.code)">
             <span>{{ one.name }}</span>
             <span class="measure">{{ pixels(...one.canvas) }}</span>
@@ -63,4 +66,5 @@ async function restore(code: string): Promise<void> {
       </li>
     </ul>
   </template>
+  <GroupFields v-if="elevation.book && session.may('mount')" />
 </template>

@@ -6,6 +6,7 @@ import { useRouter } from 'vue-router'
 import { call, ProblemError } from '../api/client'
 import type { SurfaceWhole } from '../api/surfaces'
 import { useSession } from '../session/session'
+import { useBook } from '../surface/book'
 import { useSurfaces } from '../surface/surfaces'
 import FindingLines from '../ui/FindingLines.vue'
 import { inches, listed, metres, millimetres, pixels, timeOfDay } from '../ui/format'
@@ -18,6 +19,8 @@ const { t } = useI18n()
 const router = useRouter()
 const session = useSession()
 const surfaces = useSurfaces()
+const book = useBook()
+const groups = computed(() => props.surface.groups.map(book.named).filter(Boolean))
 const name = ref('')
 const area = ref('')
 const alsoFor = ref<string[]>([])
@@ -119,9 +122,9 @@ async function archive(sure: boolean): Promise<void> {
     </dd>
     <dt>{{ t('elevation.viewers') }}</dt>
     <dd class="measure">{{ metres(surface.viewing_mm[0]) }} – {{ metres(surface.viewing_mm[1]) }}</dd>
-    <template v-if="surface.groups.length">
+    <template v-if="groups.length">
       <dt>{{ t('field.groups') }}</dt>
-      <dd>{{ surface.groups.join(', ') }}</dd>
+      <dd>{{ groups.join(', ') }}</dd>
     </template>
   </dl>
   <h3>{{ t('elevation.reading', { distance: metres(surface.viewing_mm[1]) }) }}</h3>
@@ -168,7 +171,7 @@ async function archive(sure: boolean): Promise<void> {
       {{ t('elevation.for-area') }}
       <BFormSelect size="sm" v-model="area">
         <option value="">{{ t('elevation.whole') }}</option>
-        <option v-for="one in surface.areas" :key="one.name">{{ one.name }}</option>
+        <option v-for="one in surface.areas" :key="one.id" :value="one.id">{{ one.name }}</option>
       </BFormSelect>
     </label>
     <fieldset v-if="others.length" class="also-for">

@@ -43,6 +43,12 @@ type StyleAnswer = DocumentAnswer &
     left?: string[]
   }
 
+/** What is shown stays where it is while somebody works on it, and what is new comes behind it. */
+function asShown<Part>(next: Record<string, Part>, shown: Record<string, Part> = {}): Record<string, Part> {
+  const ids = [...Object.keys(shown).filter((id) => id in next), ...Object.keys(next)]
+  return Object.fromEntries([...new Set(ids)].map((id) => [id, next[id] as Part]))
+}
+
 /** The house styles of the site, and the one that is edited: a document like all others. */
 export const useStyles = defineStore('styles', () => {
   const session = useSession()
@@ -52,7 +58,14 @@ export const useStyles = defineStore('styles', () => {
   const left = shallowRef<string[]>([])
   const client = useDocument<StyleAnswer>({ take, view: () => ({}), mayChange: () => session.may('design') })
 
-  function take(next: StyleAnswer): void {
+  function take(answer: StyleAnswer): void {
+    const shown = whole.value
+    const next = {
+      ...answer,
+      colours: asShown(answer.colours, shown?.colours),
+      types: asShown(answer.types, shown?.types),
+      spaces: asShown(answer.spaces, shown?.spaces),
+    }
     whole.value = next
     left.value = next.left ?? []
     list.value = list.value.map((one) => (one.id === client.id.value ? { ...one, ...next, id: one.id } : one))

@@ -3,6 +3,7 @@ import { BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { NamedArea, SurfaceWhole } from '../api/surfaces'
+import { newToken } from '../plan/token'
 import type { Rect } from '../plan/types'
 import { useSession } from '../session/session'
 import NumberField from './NumberField.vue'
@@ -25,9 +26,12 @@ function side(index: number, at: number, value: number | null): void {
   set(index, { rect })
 }
 async function add(): Promise<void> {
-  if (await put([...props.surface.areas, { name: name.value.trim(), unit: '%', rect: [0, 0, 100, 100] }])) name.value = ''
+  if (
+    await put([...props.surface.areas, { id: `a-${newToken().slice(0, 12)}`, name: name.value.trim(), unit: '%', rect: [0, 0, 100, 100] }])
+  )
+    name.value = ''
 }
-const px = (area: NamedArea): string => (props.surface.area_rects[area.name] ?? []).join(', ')
+const px = (area: NamedArea): string => (props.surface.area_rects[area.id] ?? []).join(', ')
 </script>
 
 <template>
@@ -35,12 +39,12 @@ const px = (area: NamedArea): string => (props.surface.area_rects[area.name] ?? 
     <rect :width="surface.canvas[0]" :height="surface.canvas[1]" class="whole" />
     <rect v-for="(seam, index) in surface.seams" :key="index" :x="seam[0]" :y="seam[1]" :width="seam[2]" :height="seam[3]" class="seam" />
     <rect v-for="(rect, area) in surface.area_rects" :key="area" :x="rect[0]" :y="rect[1]" :width="rect[2]" :height="rect[3]" class="area">
-      <title>{{ area }}</title>
+      <title>{{ surface.areas.find((one) => one.id === area)?.name }}</title>
     </rect>
   </svg>
   <p v-if="!surface.areas.length" class="hint">{{ t('surface.no-areas') }}</p>
   <fieldset :disabled="!session.may('mount')">
-    <section v-for="(area, index) in surface.areas" :key="area.name" class="area-entry">
+    <section v-for="(area, index) in surface.areas" :key="area.id" class="area-entry">
       <div class="field-row">
         <label>
           {{ t('field.name') }}

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
-import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { SheetFields, SurfaceWhole } from '../api/surfaces'
 import type { Rect } from '../plan/types'
 import { useSession } from '../session/session'
+import { useBook } from './book'
 import NumberField from './NumberField.vue'
 import { useSurfaces } from './surfaces'
 
@@ -14,7 +14,7 @@ const { t } = useI18n()
 const session = useSession()
 const surfaces = useSurfaces()
 const sides = ['left', 'top', 'right', 'bottom'] as const
-const known = computed(() => [...new Set((surfaces.elevation?.surfaces ?? []).flatMap((one) => one.groups))].sort())
+const book = useBook()
 const set = (fields: Partial<SheetFields>): void => void surfaces.change(props.surface.code, fields)
 
 function viewing(which: 0 | 1, metres: number | null): void {
@@ -27,13 +27,8 @@ function safe(side: number, px: number | null): void {
   all[side] = px ?? 0
   set({ safe_px: all })
 }
-const groups = (event: Event): void =>
-  set({
-    groups: (event.target as HTMLInputElement).value
-      .split(',')
-      .map((group) => group.trim())
-      .filter(Boolean),
-  })
+const join = (group: string, joins: boolean): void =>
+  set({ groups: joins ? [...props.surface.groups, group] : props.surface.groups.filter((one) => one !== group) })
 </script>
 
 <template>
@@ -56,17 +51,16 @@ const groups = (event: Event): void =>
           <option v-for="one in ['LCD', 'LED', 'projection']" :key="one" :value="one">{{ t(`kind.${one}`) }}</option>
         </BFormSelect>
       </label>
-      <label>
-        {{ t('field.groups') }}
-        <BFormInput
-          size="sm"
-          :model-value="surface.groups.join(', ')"
-          list="known-groups"
-          :placeholder="t('surface.groups-hint')"
-          @change="groups" />
-      </label>
-      <datalist id="known-groups"><option v-for="group in known" :key="group" :value="group" /></datalist>
     </div>
+    <p class="group-label">{{ t('field.groups') }}</p>
+    <p v-if="!book.groups.length" class="hint">{{ t('surface.no-groups') }}</p>
+    <BFormCheckbox
+      v-for="group in book.groups"
+      :key="group.id"
+      :model-value="surface.groups.includes(group.id)"
+      @update:model-value="join(group.id, $event === true)">
+      {{ group.name }}
+    </BFormCheckbox>
     <p class="group-label">{{ t('surface.place') }}</p>
     <div class="field-row">
       <NumberField

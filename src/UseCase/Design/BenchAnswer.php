@@ -86,7 +86,7 @@ final readonly class BenchAnswer
             'shelf' => $this->shelf === null
                 ? null
                 : ['document' => $this->shelf->id, 'revision' => $this->shelf->revision],
-            'area' => $this->loaded->area,
+            'area' => $this->sheet->areaName($this->loaded->area) ?? $this->loaded->area,
             'seen' => array_map(fn (int $mm) => [
                 'mm' => $mm,
                 'scale_ppm' => Legibility::seenPpm($this->sheet->surface->pitchXUm, $mm),

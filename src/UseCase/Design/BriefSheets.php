@@ -46,7 +46,7 @@ final readonly class BriefSheets
         $sheet = $stand->sheet;
         $plan = $this->planning->judge($design, $stand)->plan;
         $at = $this->clock->now()->setTimezone(new \DateTimeZone($stand->site->timeZone))->format('Y-m-d H:i');
-        $brief = BriefSheet::of($plan, $sheet, $design->name, $loaded->area, $loaded->revision, $at);
+        $brief = BriefSheet::of($plan, $sheet, $design->name, $sheet->areaName($loaded->area), $loaded->revision, $at);
         $wanted = isset($plan->scenes[$scene]) ? $scene : (string) array_key_first($plan->scenes);
 
         return [

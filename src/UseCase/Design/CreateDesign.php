@@ -25,6 +25,7 @@ use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Exchange\SmilDesign;
 use UpperPane\Core\Geometry\Size;
+use UpperPane\Core\Site\NamedId;
 use UpperPane\Core\Site\Right;
 
 /**
@@ -58,7 +59,7 @@ final readonly class CreateDesign
         $input->keys(['design', 'name', 'area', 'scene', 'surfaces']);
         $row = $this->surfaces->byCode($surfaceCode) ?? throw Absent::named('surface');
         $this->gate->demand($person, Right::Design, $row->site);
-        $area = $input->optional('area')?->asText(60, 1);
+        $area = $input->optional('area') === null ? null : NamedId::Area->of($input->text('area', 60, 1));
         $sheet = $this->planning->sheet($row);
         $size = ($area === null
             ? $sheet->surface->canvas->rect()

@@ -13,7 +13,7 @@ use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\References;
 use UpperPane\App\Repository\Sites;
-use UpperPane\App\Repository\StarterShelves;
+use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
@@ -26,6 +26,7 @@ use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Layout\Pane;
+use UpperPane\Core\Design\Starters\StartersKind;
 use UpperPane\Core\Site\Right;
 
 /**
@@ -42,7 +43,7 @@ final readonly class DesignDesk implements Desk
         private DesignLines $lines,
         private Surfaces $surfaces,
         private Sites $sites,
-        private StarterShelves $shelves,
+        private OnesOfSites $ones,
         private Undoable $undoable,
         private WebPages $pages,
         private HouseStyles $styles,
@@ -152,7 +153,7 @@ final readonly class DesignDesk implements Desk
             $stand->sheet,
             $this->planning->context($stand->site, self::design($head)),
             // They are shown only where a layout is begun.
-            $at->tree() instanceof Pane ? $this->shelves->of($head->siteId) : null,
+            $at->tree() instanceof Pane ? $this->ones->of(StartersKind::NAME, $head->siteId) : null,
         );
     }
 

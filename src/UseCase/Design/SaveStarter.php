@@ -7,7 +7,7 @@ namespace UpperPane\App\UseCase\Design;
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Sites;
-use UpperPane\App\Repository\StarterShelves;
+use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\App\UseCase\Document\EditDocument;
@@ -15,7 +15,9 @@ use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Design\Starters\OwnStarter;
+use UpperPane\Core\Design\Starters\OwnStarters;
 use UpperPane\Core\Design\Starters\PutStarter;
+use UpperPane\Core\Design\Starters\StartersKind;
 use UpperPane\Core\Site\Right;
 
 /** Keeps the glazing of a layout as a starter of the site. Sent again with the same batch, it is kept once. */
@@ -25,7 +27,7 @@ final readonly class SaveStarter
         private EntityManagerInterface $entities,
         private Desks $desks,
         private Sites $sites,
-        private StarterShelves $shelves,
+        private OnesOfSites $ones,
         private EditDocument $edit,
         private Gate $gate,
     ) {
@@ -43,7 +45,7 @@ final readonly class SaveStarter
         $shelf = $this->entities->wrapInTransaction(function () use ($site, $person): string {
             $this->sites->lock($site);
 
-            return $this->shelves->made($site, $person);
+            return $this->ones->made(StartersKind::NAME, OwnStarters::none(), 'Starters', $site, $person);
         });
 
         return ($this->edit)(
@@ -51,7 +53,7 @@ final readonly class SaveStarter
             Input::of([
                 'batch' => $input->uuid('batch'),
                 'client' => $input->uuid('client'),
-                'revision' => $this->shelves->of($site->id)->revision ?? 0,
+                'revision' => $this->ones->of(StartersKind::NAME, $site->id)->revision ?? 0,
                 'commands' => [$put->toArray()],
             ]),
             $person,

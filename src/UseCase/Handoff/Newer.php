@@ -116,7 +116,7 @@ final readonly class Newer
     private function sumOfSheet(SurfaceRow $surface): string
     {
         try {
-            return Inputs::sumOf($this->planning->sheet($surface)->toArray());
+            return Inputs::sumOf($this->planning->sheet($surface)->compiledFrom());
         } catch (Refusal) {
             return '';
         }

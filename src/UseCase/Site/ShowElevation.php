@@ -7,11 +7,13 @@ namespace UpperPane\App\UseCase\Site;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Surface\ShowSurface;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Book\BookKind;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 
@@ -25,6 +27,7 @@ final readonly class ShowElevation
         private Surfaces $surfaces,
         private ShowSurface $show,
         private ShiftedClock $clock,
+        private OnesOfSites $ones,
         private Gate $gate,
     ) {
     }
@@ -34,6 +37,7 @@ final readonly class ShowElevation
     {
         $site = $this->gate->site($slug, $person);
         $rows = $this->surfaces->of($site);
+        $book = $this->ones->of(BookKind::NAME, $site->id);
         $sheets = $this->documents->several(
             SurfaceKind::NAME,
             array_map(static fn (SurfaceRow $row) => $row->document, $rows),
@@ -66,6 +70,7 @@ final readonly class ShowElevation
                 'zone' => $site->timeZone,
             ],
             'now_ms' => $this->clock->nowMs(),
+            'book' => $book === null ? null : ['document' => $book->id] + ['groups' => BookDesk::groups($book->document)],
             'surfaces' => $there,
             'archived' => $archived,
             'unreadable' => $unreadable,

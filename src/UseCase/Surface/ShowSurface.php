@@ -63,7 +63,7 @@ final readonly class ShowSurface
                 static fn (DocumentRow $design) => [
                     'id' => $design->id,
                     'name' => $design->name,
-                    'area' => $design->area,
+                    'area' => $sheet->areaName($design->area) ?? $design->area,
                     'revision' => $design->revision,
                     'changed_at' => $design->changedAt->format(\DATE_ATOM),
                     'changed_by' => $design->changedBy?->name,

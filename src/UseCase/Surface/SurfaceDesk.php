@@ -106,7 +106,7 @@ final readonly class SurfaceDesk implements Desk
             );
             if ($designs !== []) {
                 throw Refusal::because('area.in_use', '/commands/0/value', [
-                    'area' => (string) $area,
+                    'area' => $before->areaName((string) $area),
                     'designs' => array_values(array_map(static fn (DocumentRow $design) => $design->name, $designs)),
                 ]);
             }

@@ -16,6 +16,7 @@ final class Subjects
             'design' => new DesignSubject(),
             'surface' => new SheetSubject(),
             'starters' => new StartersSubject(),
+            'book' => new BookSubject(),
             'style' => new StyleSubject(),
             default => throw new \LogicException("Write a subject for “{$kind}”, so that its commands are guarded."),
         };
