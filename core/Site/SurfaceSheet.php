@@ -353,7 +353,7 @@ final readonly class SurfaceSheet implements Document
     }
 
     /**
-     * @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by id, and the areas as they are read
+     * @return array{array<string, Rect>, list<array<string, mixed>>} the rectangles by id, and the areas as read
      */
     private static function areas(Input $input, Surface $surface): array
     {

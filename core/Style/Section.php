@@ -21,8 +21,8 @@ enum Section: string
     }
 
     /**
-     * In the order they are read in, which nobody sets: colours by name, sizes from large to small, distances from small
-     * to large. So it does not matter who came first, and what is put back stands where it was.
+     * In the order they are read in, which nobody sets: colours by name, sizes from large to small, distances from
+     * small to large. So it does not matter who came first, and what is put back stands where it was.
      *
      * @template T of NamedColour|TypeStep|SpaceStep
      *

@@ -16,9 +16,9 @@ use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Site;
 use UpperPane\App\Repository\OnesOfSites;
+use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Book\Book;
 use UpperPane\Core\Book\BookKind;
-use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Site\Role;
 
 /**

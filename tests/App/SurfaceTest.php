@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
+use UpperPane\Core\Site\NamedId;
+
 /** Surfaces over HTTP: made, changed by several people, taken back, wired. */
 final class SurfaceTest extends ApiCase
 {

@@ -98,7 +98,8 @@ final class UpgradeTest extends ApiCase
             ]);
         }
         $this->signIn('theo');
-        self::assertSame([NamedId::Group->of('Hall')], $there['hall']['groups'], 'its last change was taken back before');
+        $hall = [NamedId::Group->of('Hall')];
+        self::assertSame($hall, $there['hall']['groups'], 'its last change was taken back before');
         $redone = $this->step('redo', document: $there['hall']['document']);
         self::assertSame(
             array_map(NamedId::Group->of(...), ['Hall', 'Quay']),

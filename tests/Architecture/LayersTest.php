@@ -20,6 +20,7 @@ final class LayersTest
         'Surface',
         'Output',
         'Site',
+        'Book',
         'Layout',
         'Time',
         'Legibility',

@@ -15,7 +15,8 @@ interface Fill
     public function toArray(): array;
 
     /**
-     * With what its names stand for: the value of a name that is not known any more stays what it was when it was chosen.
+     * With what its names stand for: the value of a name that is not known any more stays what it was when it was
+     * chosen.
      *
      * @throws Refusal when it cannot be that: a QR code in colours that do not scan
      */

@@ -14,7 +14,7 @@ final readonly class OwnStarters implements Document
     public const VERSION = 1;
     public const MOST = 200;
 
-    /** @param array<string, OwnStarter> $starters by id, in the order of their names: who kept one first is no matter */
+    /** @param array<string, OwnStarter> $starters by id, in the order of their names, whoever kept one first */
     private function __construct(public array $starters)
     {
     }
@@ -22,7 +22,10 @@ final readonly class OwnStarters implements Document
     /** @param array<string, OwnStarter> $starters by id */
     private static function inOrder(array $starters): self
     {
-        uksort($starters, static fn (int|string $a, int|string $b): int => strnatcasecmp($starters[$a]->name, $starters[$b]->name) ?: strcmp((string) $a, (string) $b));
+        $byName = static function (int|string $a, int|string $b) use ($starters): int {
+            return strnatcasecmp($starters[$a]->name, $starters[$b]->name) ?: strcmp((string) $a, (string) $b);
+        };
+        uksort($starters, $byName);
 
         return new self($starters);
     }

@@ -11,9 +11,9 @@ use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\DesignLines;
 use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
+use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\Repository\References;
 use UpperPane\App\Repository\Sites;
-use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
@@ -25,8 +25,8 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
-use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Design\Starters\StartersKind;
+use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Site\Right;
 
 /**

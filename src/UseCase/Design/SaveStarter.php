@@ -6,8 +6,8 @@ namespace UpperPane\App\UseCase\Design;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Person;
-use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\OnesOfSites;
+use UpperPane\App\Repository\Sites;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\App\UseCase\Document\EditDocument;

@@ -7,8 +7,8 @@ namespace UpperPane\App\UseCase\Site;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\SurfaceRow;
-use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\OnesOfSites;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Surface\ShowSurface;
@@ -70,7 +70,10 @@ final readonly class ShowElevation
                 'zone' => $site->timeZone,
             ],
             'now_ms' => $this->clock->nowMs(),
-            'book' => $book === null ? null : ['document' => $book->id] + ['groups' => BookDesk::groups($book->document)],
+            'book' => $book === null ? null : [
+                'document' => $book->id,
+                'groups' => BookDesk::groups($book->document),
+            ],
             'surfaces' => $there,
             'archived' => $archived,
             'unreadable' => $unreadable,

@@ -36,7 +36,8 @@ final class LimitsTest extends TestCase
     public static function bounds(): iterable
     {
         $text = static fn (int $length) => str_repeat('é', $length);
-        $command = static fn (string $do, string $key, array $rest) => static fn (mixed $value) => DesignCommands::all()->read(
+        $all = DesignCommands::all();
+        $command = static fn (string $do, string $key, array $rest) => static fn (mixed $value) => $all->read(
             Input::of(['do' => $do, $key => $value] + $rest),
         );
         $at = ['scene' => 's', 'layout' => 'own'];

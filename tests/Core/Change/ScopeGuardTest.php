@@ -34,8 +34,8 @@ final class ScopeGuardTest extends TestCase
     }
 
     /**
-     * Apply → store → read → invert gives what was before, and redo what was after; what differs after each lies in what
-     * it declares to write; the whole reads back as itself.
+     * Apply → store → read → invert gives what was before, and redo what was after; what differs after each lies in
+     * what it declares to write; the whole reads back as itself.
      *
      * @param Kind<Document> $kind
      */

@@ -16,7 +16,7 @@ final class BookSubject extends PlainSubject
         return Book::of(['g-hall0000' => 'Hall', 'g-gates000' => 'Gates']);
     }
 
-    public function place(array $path): ?array
+    public function place(array $path): array
     {
         return $path === ['order'] ? ['group_order'] : $path;
     }

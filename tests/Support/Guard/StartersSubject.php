@@ -20,7 +20,8 @@ final class StartersSubject extends PlainSubject
     {
         $whole = $random->getInt(...);
         $part = static fn (int $pane): array => ['size' => $whole(1, 5).'fr', 'pane' => (string) $pane];
-        $tree = ['split' => ['rows', 'columns'][$whole(0, 1)], 'gutter' => $whole(0, 9), 'parts' => [$part(1), $part(2)]];
+        $split = ['rows', 'columns'][$whole(0, 1)];
+        $tree = ['split' => $split, 'gutter' => $whole(0, 9), 'parts' => [$part(1), $part(2)]];
 
         return [
             'do' => 'starter.put',
