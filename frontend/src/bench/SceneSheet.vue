@@ -29,7 +29,7 @@ const emit = defineEmits<{ open: [] }>()
 
 <template>
   <button
-    v-b-tooltip="name"
+    v-b-tooltip.bottom="name"
     type="button"
     class="scene-sheet"
     :class="{ current, rest, outside, plays }"
