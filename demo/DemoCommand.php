@@ -33,6 +33,7 @@ use UpperPane\Core\Book\Book;
 use UpperPane\Core\Book\BookKind;
 use UpperPane\Core\Site\NamedId;
 use UpperPane\Core\Site\Role;
+use UpperPane\Core\Site\Thing;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
 
@@ -142,7 +143,7 @@ final class DemoCommand extends Command
         $this->entities->flush();
         foreach ($people as $role => $person) {
             foreach (Harrowmere::ACCESS[$role] as $slug) {
-                $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $sites[$slug]->id]);
+                $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $sites[$slug]->id, 'on' => Thing::SITE]);
                 $this->entities->persist($known ?? new Access($person, $sites[$slug], $person->role));
             }
         }

@@ -20,6 +20,7 @@ use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Book\Book;
 use UpperPane\Core\Book\BookKind;
 use UpperPane\Core\Site\Role;
+use UpperPane\Core\Site\Thing;
 
 /**
  * The first site and the person who looks after it, where there is no demo. The password comes by standard input, so
@@ -91,7 +92,7 @@ final class BeginCommand extends Command
             $this->entities->persist($site);
             $this->entities->persist($person);
             $this->entities->flush();
-            $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $site->id]);
+            $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $site->id, 'on' => Thing::SITE]);
             $this->entities->persist($known ?? new Access($person, $site, Role::Administrator));
             $this->ones->made(BookKind::NAME, Book::of(), 'Book', $site, $person);
             $this->recorder->record($person, 'site.begin', $site->slug);

@@ -9,6 +9,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Site;
+use UpperPane\Core\Site\Grants;
 
 final readonly class Sites
 {
@@ -31,12 +32,15 @@ final readonly class Sites
         $this->entities->refresh($site, LockMode::PESSIMISTIC_WRITE);
     }
 
-    public function access(Person $person, Site $site): ?Access
+    public function grants(Person $person, Site $site): Grants
     {
-        return $this->entities->find(Access::class, ['person' => $person->id, 'site' => $site->id]);
+        return new Grants(array_map(
+            static fn (Access $access) => [$access->on, $access->role],
+            $this->entities->getRepository(Access::class)->findBy(['person' => $person, 'site' => $site]),
+        ));
     }
 
-    /** @return list<Access> the sites a person has access to */
+    /** @return list<Access> what a person is at the sites they have access to, site by site */
     public function of(Person $person): array
     {
         return $this->entities->getRepository(Access::class)->findBy(['person' => $person], ['site' => 'ASC']);

@@ -9,6 +9,8 @@ use Symfony\Component\EventDispatcher\Attribute\AsEventListener;
 use Symfony\Component\HttpKernel\Event\RequestEvent;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Problem\Problem;
+use UpperPane\App\UseCase\Gate;
+use UpperPane\Core\Site\Role;
 
 /**
  * Every route's rights, from the one table in config/rights.php; a route that is not in it is closed to all. Writes of
@@ -20,7 +22,7 @@ final readonly class RightsListener
     public const PUBLIC = 'public';
     public const PLAYER = 'player';
 
-    public function __construct(private Security $security, private string $projectDir)
+    public function __construct(private Security $security, private Gate $gate, private string $projectDir)
     {
     }
 
@@ -38,7 +40,7 @@ final readonly class RightsListener
         $person = $this->security->getUser();
         if (!$person instanceof Person) {
             $event->setResponse(Problem::response(401, 'session.needed'));
-        } elseif (!in_array($person->role, $rights, true)) {
+        } elseif (!$this->isOneOf($person, $rights)) {
             $event->setResponse(Problem::response(403, 'right.missing', '', ['role' => $person->role->value]));
         } elseif (
             !$request->isMethodSafe()
@@ -49,5 +51,17 @@ final readonly class RightsListener
         ) {
             $event->setResponse(Problem::response(403, 'session.csrf'));
         }
+    }
+
+    /** @param list<Role> $roles whoever is one of them somewhere comes in; where, the use case asks */
+    private function isOneOf(Person $person, array $roles): bool
+    {
+        foreach (in_array($person->role, $roles, true) ? [] : $this->gate->roles($person) as $role) {
+            if (in_array($role, $roles, true)) {
+                return true;
+            }
+        }
+
+        return in_array($person->role, $roles, true);
     }
 }

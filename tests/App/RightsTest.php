@@ -6,6 +6,7 @@ namespace UpperPane\Tests\App;
 
 use Symfony\Component\Routing\RouterInterface;
 use UpperPane\App\Security\RightsListener;
+use UpperPane\Core\Site\NamedId;
 use UpperPane\Core\Site\Role;
 use UpperPane\Demo\Harrowmere;
 
@@ -114,6 +115,55 @@ final class RightsTest extends ApiCase
             }
             self::assertSame([], $other, $who);
         }
+    }
+
+    /** A role on a surface, a group or a document reaches what lies there, and nothing beside it. */
+    public function testARoleOnAThingReachesThatThingAlone(): void
+    {
+        $this->signIn('emil');
+        $person = (int) self::database()->fetchOne("SELECT id FROM person WHERE email LIKE 'emil@%'");
+        $site = (int) self::database()->fetchOne("SELECT id FROM site WHERE slug = 'harrowmere'");
+        $give = static fn (string $thing, string $role) => self::database()->insert('access', [
+            'person_id' => $person,
+            'site_id' => $site,
+            'role' => $role,
+            'thing' => $thing,
+        ]);
+        $hand = fn (string $surface, int $status) => $this->call('POST', "/api/surfaces/$surface/hand-off", [
+            'release' => 999_999,
+            'after' => 0,
+            'made_as' => self::uuid(),
+        ], $status);
+        $rename = [['do' => 'design.name', 'name' => 'Renamed']];
+        $hand('cafe', 403);
+        $this->edit($rename, 1, 403);
+        $give('surface:cafe', 'operator');
+        $give('group:'.NamedId::Group->of('Gates'), 'operator');
+        $hand('cafe', 404);
+        $hand('gate-1', 404);
+        $hand('hall', 403);
+        $give('document:'.self::BOARD, 'designer');
+        $this->edit($rename, 1, 200);
+        $this->edit($rename, 1, 403, document: '0b0c1d00-0000-4000-8000-000000000002');
+        $me = $this->call('GET', '/api/me', null, 200)['person']['sites'][0];
+        self::assertSame(
+            [['see', 'fill'], ['document:'.self::BOARD, 'group:'.NamedId::Group->of('Gates'), 'surface:cafe']],
+            [$me['rights'], $this->sorted(array_column($me['on'], 'thing'))],
+        );
+        self::database()->executeStatement("DELETE FROM access WHERE thing <> 'site'");
+        $this->edit($rename, 2, 403);
+    }
+
+    /**
+     * @param list<string> $names
+     *
+     * @return list<string>
+     */
+    private function sorted(array $names): array
+    {
+        sort($names);
+
+        return $names;
     }
 
     /** What changes something for a person wants the token of their session, on every route. */

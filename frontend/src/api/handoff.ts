@@ -49,7 +49,7 @@ export interface Newer {
 
 /** What a surface should and could show, and what its players say. */
 export interface SurfaceLine {
-  surface: { code: string; name: string }
+  surface: { code: string; name: string; things: string[] }
   state: PlayerState
   after: number
   ordered: Ordered | null

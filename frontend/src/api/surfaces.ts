@@ -100,6 +100,8 @@ export interface SheetFields {
 
 export interface SurfaceLine extends Resolved, SheetFields {
   code: string
+  /** What somebody may be allowed something on: it, and what it lies in. */
+  things: string[]
   /** Its sheet, as a document. */
   document: string
   revision: number

@@ -177,6 +177,8 @@ export interface DesignAnswer extends DocumentAnswer {
   now_ms: number
   /** When the site's day began. */
   midnight_ms: number
+  /** What somebody may be allowed something on: it, and what it lies in. */
+  things?: string[]
   /** Zones in reading order, and back to front; null: as it was. */
   order: string[] | null
   layers: string[] | null
@@ -252,6 +254,8 @@ export interface SiteLine {
   zone: string
   role: Role
   rights: Right[]
+  /** What is allowed on single things of it beside. */
+  on: { thing: string; rights: Right[] }[]
 }
 export interface Me {
   name: string

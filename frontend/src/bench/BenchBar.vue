@@ -18,7 +18,7 @@ const design = useDesign()
 const session = useSession()
 const releasing = ref(false)
 const tools = ['empty', 'text'] as const
-const canEdit = computed(() => session.may('design', site.value))
+const canEdit = computed(() => design.mayChange)
 
 const words = computed(() => {
   if (design.typing) return t('bench.typing')

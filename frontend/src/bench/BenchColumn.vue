@@ -3,7 +3,6 @@ import { nextTick, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
 import HistoryList from '../document/HistoryList.vue'
-import { useSession } from '../session/session'
 import PlaceTabs from '../ui/PlaceTabs.vue'
 import ThingColumn from '../ui/ThingColumn.vue'
 import type { Aside, Face } from './column'
@@ -29,7 +28,6 @@ const face = defineModel<Face>('face', { required: true })
 const aside = defineModel<Aside | null>('aside', { required: true })
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const faces = ['particulars', 'stock'] as const
 const head = useTemplateRef<HTMLElement>('head')
 /** The earlier revision that is looked at. */
@@ -72,7 +70,7 @@ watch(aside, async (opened, before) => {
       :aria-label="aside ? t(`bench.${aside}`) : undefined"
       :aria-labelledby="aside ? undefined : `bench-panel-${face}`"
       tabindex="0">
-      <p v-if="!session.may('design', design.answer?.surface?.site)" class="hint">{{ t('bench.view-only') }}</p>
+      <p v-if="!design.mayChange" class="hint">{{ t('bench.view-only') }}</p>
       <FindingList v-if="aside === 'preflight'" @lead="lead" />
       <OtherSurfaces
         v-else-if="aside === 'other'"

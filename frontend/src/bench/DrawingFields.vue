@@ -2,7 +2,6 @@
 import { BFormCheckbox } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useSession } from '../session/session'
 import { metres } from '../ui/format'
 import MeasureField from '../ui/MeasureField.vue'
 import { useNight } from '../ui/night'
@@ -15,11 +14,10 @@ import { useGuides } from './useGuides'
 const { t } = useI18n()
 const design = useDesign()
 const drawing = useDrawing()
-const session = useSession()
 const guides = useGuides()
 const night = useNight()
 const sure = ref(false)
-const editable = computed(() => session.may('design', design.answer?.surface?.site))
+const editable = computed(() => design.mayChange)
 const PPM = 1e6
 const STEP = 1.25
 const chosen = computed(() => (design.zone ? design.zone.rect : null))

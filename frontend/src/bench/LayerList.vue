@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useSession } from '../session/session'
 import { pixels } from '../ui/format'
 import StateGlyph from '../ui/StateGlyph.vue'
 import { useDesign } from './design'
@@ -10,9 +9,8 @@ import { useFloats } from './useFloats'
 /** The floats of this layout, the front one first: for what lies under something else, and for their order. */
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const floats = useFloats()
-const editable = computed(() => session.may('design', design.answer?.surface?.site))
+const editable = computed(() => design.mayChange)
 const [UP, DOWN] = ['↑', '↓']
 const has = (zone: string, trait: 'hidden' | 'locked'): boolean => design.bench.floats[zone]?.[trait] === true
 const lines = computed(() => [...floats.all()].reverse().flatMap((zone) => design.zones[zone] ?? []))

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useSession } from '../session/session'
 import FindingMark from '../ui/FindingMark.vue'
 import { useDesign } from './design'
 import { halvesOf } from './parts'
@@ -9,7 +8,6 @@ import { halvesOf } from './parts'
 /** Zones that this layout leaves out, each with ways to place it beside the chosen pane. */
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const missing = computed(() => design.layoutFindings.filter((finding) => finding.code === 'layout.zone_missing'))
 
 function place(zone: string, axis: 'x' | 'y'): void {
@@ -23,7 +21,7 @@ function place(zone: string, axis: 'x' | 'y'): void {
   <div v-for="finding in missing" :key="finding.params['zone']" class="missing-zone" role="status">
     <FindingMark :severity="finding.severity" />
     <span>{{ finding.message }}</span>
-    <template v-if="session.may('design')">
+    <template v-if="design.mayChange">
       <button type="button" class="btn btn-sm btn-outline-dark" @click="place(finding.params['zone'] ?? '', 'y')">
         {{ t('layout.place-below', { letter: (design.zone ?? design.plans[0])?.letter ?? '' }) }}
       </button>

@@ -42,7 +42,7 @@ onMounted(async () => {
   <p class="hint">{{ t('other.hint') }}</p>
   <label>
     {{ t('other.scale') }}
-    <BFormSelect size="sm" :model-value="design.answer?.reflow" :disabled="!session.may('design')" @change="scale">
+    <BFormSelect size="sm" :model-value="design.answer?.reflow" :disabled="!design.mayChange" @change="scale">
       <option v-for="by in ['short_side', 'same_mm', 'same_px']" :key="by" :value="by">{{ t(`other.${by}`) }}</option>
     </BFormSelect>
   </label>
@@ -59,7 +59,7 @@ onMounted(async () => {
       </BFormCheckbox>
       <BFormCheckbox
         :model-value="meant(one.code)"
-        :disabled="!session.may('design')"
+        :disabled="!design.mayChange"
         :aria-label="t('designs.meant-for-one', { name: one.name })"
         @update:model-value="mean(one.code)" />
     </div>

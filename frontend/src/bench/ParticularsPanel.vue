@@ -3,7 +3,6 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../api/types'
-import { useSession } from '../session/session'
 import FindingLines from '../ui/FindingLines.vue'
 import { firstField, goOn } from '../ui/focus'
 import { pixels, ratioText, seconds } from '../ui/format'
@@ -30,9 +29,8 @@ import WallSpan from './WallSpan.vue'
 const emit = defineEmits<{ stock: [] }>()
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const axes = ['x', 'y'] as const
-const editable = computed(() => session.may('design'))
+const editable = computed(() => design.mayChange)
 const parts = computed(() =>
   design.selected
     ? { x: partAlong(design.bench, design.selected, 'x'), y: partAlong(design.bench, design.selected, 'y') }

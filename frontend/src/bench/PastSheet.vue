@@ -2,7 +2,6 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
-import { useSession } from '../session/session'
 import type { Plan, Rect } from '../plan/types'
 import PlanStill from '../ui/PlanStill.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -13,7 +12,6 @@ const props = defineProps<{ revision: number }>()
 const emit = defineEmits<{ away: [] }>()
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 
 interface Difference {
   what: 'design' | 'scene' | 'zone'
@@ -61,7 +59,7 @@ const words = (line: Difference): string => {
   return of ? `${of}: ${what}${sizes}` : what
 }
 const size = ([x, y, width, height]: Rect): string => t('difference.rect', { x, y, width, height })
-const editable = computed(() => session.may('design', design.answer?.surface?.site))
+const editable = computed(() => design.mayChange)
 
 async function restore(): Promise<void> {
   if (await design.restore(props.revision)) emit('away')

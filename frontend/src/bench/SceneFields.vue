@@ -2,7 +2,6 @@
 import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useSession } from '../session/session'
 import { seconds } from '../ui/format'
 import MeasureField from '../ui/MeasureField.vue'
 import { useDesign } from './design'
@@ -13,7 +12,6 @@ import { useScene } from './useScene'
 /** The open scene: its name, how long it lasts, whether it is in the round, how it enters, what lies behind it. */
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const scene = useScene()
 const name = ref('')
 watch(
@@ -41,7 +39,7 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
 </script>
 
 <template>
-  <fieldset v-if="scene.scene.value" :key="design.scene" :disabled="!session.may('design')" class="scene-fields">
+  <fieldset v-if="scene.scene.value" :key="design.scene" :disabled="!design.mayChange" class="scene-fields">
     <label>
       {{ t('scene.name') }}
       <BFormInput v-model="name" size="sm" maxlength="80" @change="rename" />

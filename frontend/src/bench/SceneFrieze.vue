@@ -2,7 +2,6 @@
 import { BFormInput, BModal, vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useSession } from '../session/session'
 import { seconds } from '../ui/format'
 import { useDesign } from './design'
 import SceneSheet from './SceneSheet.vue'
@@ -17,11 +16,10 @@ defineProps<{ plays?: string | undefined }>()
 const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; particulars: [] }>()
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const drag = useSceneDrag()
 const making = ref(false)
 const naming = ref<string | null>(null)
-const editable = computed(() => session.may('design', design.answer?.surface?.site))
+const editable = computed(() => design.mayChange)
 const own = computed(() => design.answer?.layouts.own ?? ([1, 1] as [number, number]))
 const turned = computed<[number, number]>(() => [own.value[1], own.value[0]])
 const orientation = ([width, height]: [number, number]): string => t(`elevation.${height > width ? 'portrait' : 'landscape'}`)

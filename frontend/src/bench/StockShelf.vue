@@ -59,7 +59,7 @@ const asFloat = (media: MediaLine, [x, y]: [number, number]): Promise<void> => {
   return floats.placeMedium(media, [x * width, y * height])
 }
 function press(media: MediaLine, event: PointerEvent): void {
-  if (event.button !== 0 || !session.may('design') || (event.target as HTMLElement).closest('button, input')) return
+  if (event.button !== 0 || !design.mayChange || (event.target as HTMLElement).closest('button, input')) return
   event.preventDefault()
   carry(media, event, (target, dropped) => {
     if ('zone' in target) emit('put', target.zone, dropped)
@@ -105,14 +105,14 @@ function press(media: MediaLine, event: PointerEvent): void {
         :class="{ picked: several.has(one.id) }"
         @pointerdown="press(one, $event)">
         <input
-          v-if="design.zone && session.may('design') && (one.kind === 'picture' || one.kind === 'video')"
+          v-if="design.zone && design.mayChange && (one.kind === 'picture' || one.kind === 'video')"
           type="checkbox"
           class="form-check-input pick"
           :checked="several.has(one.id)"
           :aria-label="t('stock.choose-one', { name: one.name })"
           @click="several.choose(one.id, ($event.target as HTMLInputElement).checked, $event.shiftKey)" />
         <button
-          v-if="design.zone && session.may('design')"
+          v-if="design.zone && design.mayChange"
           type="button"
           class="btn btn-sm btn-outline-dark"
           :aria-label="`${t('stock.put', { letter: design.zone.letter })}: ${one.name}`"
@@ -120,7 +120,7 @@ function press(media: MediaLine, event: PointerEvent): void {
           {{ t('stock.put', { letter: design.zone.letter }) }}
         </button>
         <button
-          v-if="session.may('design') && one.state === 'ready' && one.kind !== 'page'"
+          v-if="design.mayChange && one.state === 'ready' && one.kind !== 'page'"
           type="button"
           class="btn btn-sm btn-outline-dark"
           :aria-label="`${t('stock.as-float')}: ${one.name}`"

@@ -2,7 +2,6 @@
 import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import { computed, onMounted } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useSession } from '../session/session'
 import { useStyles } from '../styles/styles'
 import { useDesign } from './design'
 
@@ -11,7 +10,6 @@ defineProps<{ codes: string[] }>()
 const emit = defineEmits<{ toggle: [style: string, on: boolean] }>()
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const styles = useStyles()
 const choose = (event: Event): void => void design.send([{ do: 'design.style', style: (event.target as HTMLSelectElement).value || null }])
 /** A named colour is written with its name before it; a design from before it had a style has none. */
@@ -22,7 +20,7 @@ onMounted(() => void styles.load())
 <template>
   <label>
     {{ t('style.of-design') }}
-    <BFormSelect size="sm" :model-value="design.answer?.style ?? ''" :disabled="!session.may('design')" @change="choose">
+    <BFormSelect size="sm" :model-value="design.answer?.style ?? ''" :disabled="!design.mayChange" @change="choose">
       <option value="">{{ t('style.no-style') }}</option>
       <option v-for="one in styles.list" :key="one.id" :value="one.id">{{ one.name }}</option>
     </BFormSelect>
@@ -30,7 +28,7 @@ onMounted(() => void styles.load())
   <p v-if="design.answer?.style && !isUsed" class="hint" role="status">{{ t('style.not-used') }}</p>
   <BFormCheckbox
     :model-value="design.answer?.still ?? false"
-    :disabled="!session.may('design')"
+    :disabled="!design.mayChange"
     @update:model-value="(on) => design.send([{ do: 'design.still', still: on === true }])">
     {{ t('style.still') }}
   </BFormCheckbox>

@@ -85,11 +85,12 @@ export const useDesign = defineStore('design', () => {
     return [...new Map(all.map((finding) => [`${finding.code} ${finding.path} ${finding.message}`, finding])).values()]
   })
 
+  const mayChange = computed(() => session.may('design', answer.value?.surface?.site, answer.value?.things))
   const client = useDocument<DesignAnswer>({
     take,
     view: () => wanted.value,
     spot: () => selected.value ?? '',
-    mayChange: () => session.may('design', answer.value?.surface?.site),
+    mayChange: () => mayChange.value,
   })
 
   watch(client.refusal, (refused) => {
@@ -231,6 +232,7 @@ export const useDesign = defineStore('design', () => {
   return {
     ...client,
     answer,
+    mayChange,
     zones,
     documents,
     findings,

@@ -3,7 +3,6 @@ import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import UndoButtons from '../document/UndoButtons.vue'
 import type { SurfaceWhole } from '../api/surfaces'
-import { useSession } from '../session/session'
 import AreaFields from '../surface/AreaFields.vue'
 import HistoryList from '../document/HistoryList.vue'
 import SheetFieldsForm from '../surface/SheetFieldsForm.vue'
@@ -16,7 +15,6 @@ import SurfaceParticulars from './SurfaceParticulars.vue'
 defineProps<{ surface: SurfaceWhole; zone: string }>()
 const emit = defineEmits<{ leave: [] }>()
 const { t } = useI18n()
-const session = useSession()
 const surfaces = useSurfaces()
 const tabs = ['particulars', 'sheet', 'panels', 'areas', 'changes'] as const
 const tab = ref<string>('particulars')
@@ -27,7 +25,7 @@ const tab = ref<string>('particulars')
     <h2>{{ surface.name }}</h2>
     <button type="button" class="plain" @click="emit('leave')">{{ t('elevation.all') }}</button>
   </div>
-  <div v-if="session.may('mount')" class="button-row">
+  <div v-if="surfaces.mayMount" class="button-row">
     <UndoButtons :undo="surfaces.undo" @step="surfaces.step" />
     <RouterLink class="btn btn-sm btn-outline-dark" :to="{ name: 'outputs', params: { surface: surface.code } }">
       {{ t('outputs.title') }}

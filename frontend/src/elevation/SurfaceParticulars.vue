@@ -194,7 +194,7 @@ async function archive(sure: boolean): Promise<void> {
     </li>
   </ul>
   <RefusalNote :error="error" />
-  <div v-if="session.may('mount')" class="button-row foot">
+  <div v-if="surfaces.mayMount" class="button-row foot">
     <button type="button" class="btn btn-sm btn-outline-dark" @click="duplicate">{{ t('surface.duplicate') }}</button>
     <button type="button" class="btn btn-sm btn-outline-dark" @click="archive(false)">{{ t('surface.archive') }}</button>
   </div>

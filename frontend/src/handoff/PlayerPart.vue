@@ -13,7 +13,7 @@ const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
 const session = useSession()
 const words = useReleaseWords()
-const mayPair = computed(() => session.may('pair'))
+const mayPair = computed(() => session.may('pair', undefined, props.line.surface.things))
 const shown = computed(() => {
   const { shows } = props.player
   if (shows?.release === null) return t('handoff.idle')

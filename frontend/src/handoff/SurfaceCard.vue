@@ -21,7 +21,7 @@ const words = useReleaseWords()
 const chosen = ref<number | ''>('')
 const error = ref<unknown>(null)
 const once = useOnce()
-const mayHand = computed(() => session.may('hand_off'))
+const mayHand = computed(() => session.may('hand_off', undefined, props.line.surface.things))
 const field = computed(() => `release-${props.line.surface.code}`)
 /** Only what was released before: pressed a second time it never puts the mistake back. */
 const back = computed(() => {

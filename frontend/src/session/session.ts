@@ -41,10 +41,11 @@ export const useSession = defineStore('session', () => {
     asked.value = false
   }
 
-  /** May they do this at a site; at the one in the address when none is named. */
-  function may(right: Right, slug?: string): boolean {
+  /** May they do this at a site (at the one in the address when none is named), or at least with one of these things. */
+  function may(right: Right, slug?: string, things: string[] = []): boolean {
     const where = slug === undefined ? site.value : me.value?.sites.find((one) => one.slug === slug)
-    return where?.rights.includes(right) ?? false
+    const on = where?.on.filter((one) => things.includes(one.thing)) ?? []
+    return where?.rights.includes(right) || on.some((one) => one.rights.includes(right))
   }
 
   return { me, demo, at, site, slug, load, signIn, signOut, may }

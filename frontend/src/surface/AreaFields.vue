@@ -5,14 +5,12 @@ import { useI18n } from 'vue-i18n'
 import type { NamedArea, SurfaceWhole } from '../api/surfaces'
 import { newToken } from '../plan/token'
 import type { Rect } from '../plan/types'
-import { useSession } from '../session/session'
 import NumberField from './NumberField.vue'
 import { useSurfaces } from './surfaces'
 
 /** Named areas: rectangles of the surface that designs may be made for, in px or %. */
 const props = defineProps<{ surface: SurfaceWhole }>()
 const { t } = useI18n()
-const session = useSession()
 const surfaces = useSurfaces()
 const name = ref('')
 const corners = ['x', 'y', 'width', 'height'] as const
@@ -43,7 +41,7 @@ const px = (area: NamedArea): string => (props.surface.area_rects[area.id] ?? []
     </rect>
   </svg>
   <p v-if="!surface.areas.length" class="hint">{{ t('surface.no-areas') }}</p>
-  <fieldset :disabled="!session.may('mount')">
+  <fieldset :disabled="!surfaces.mayMount">
     <section v-for="(area, index) in surface.areas" :key="area.id" class="area-entry">
       <div class="field-row">
         <label>

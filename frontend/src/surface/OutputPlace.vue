@@ -6,7 +6,6 @@ import UndoButtons from '../document/UndoButtons.vue'
 import { useRoute } from 'vue-router'
 import { call } from '../api/client'
 import type { Output, ResolvedPanel, Slice, Wiring } from '../api/surfaces'
-import { useSession } from '../session/session'
 import FindingLines from '../ui/FindingLines.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -25,7 +24,6 @@ import WiringWays from './WiringWays.vue'
 
 const { t } = useI18n()
 const route = useRoute()
-const session = useSession()
 const surfaces = useSurfaces()
 const { error } = storeToRefs(surfaces)
 useListening(surfaces.listen)
@@ -141,7 +139,7 @@ function words(panel: ResolvedPanel): string[] {
       <RefusalNote :error="unclaimed" />
       <FindingLines :findings="surface.wiring.findings" :label="t('bench.preflight')" />
       <p v-if="!surface.wiring.findings.length" class="hint">{{ t('outputs.clear') }}</p>
-      <template v-if="session.may('mount')">
+      <template v-if="surfaces.mayMount">
         <div class="button-row">
           <button type="button" class="btn btn-sm" :class="order ? 'btn-primary' : 'btn-outline-dark'" @click="order = order ? null : []">
             {{ t(order ? 'outputs.stop-clicking' : 'outputs.by-clicking') }}

@@ -4,7 +4,6 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import type { Effects, Shape, SurfaceWhole } from '../api/surfaces'
-import { useSession } from '../session/session'
 import FindingLines from '../ui/FindingLines.vue'
 import { pixels } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
@@ -19,7 +18,6 @@ import WallFields from './WallFields.vue'
 /** The panels and their mounting. What a change does to the designs is shown first, then it is made. */
 const props = defineProps<{ surface: SurfaceWhole }>()
 const { t } = useI18n()
-const session = useSession()
 const surfaces = useSurfaces()
 const shape = ref<Shape>(props.surface.shape)
 const effects = ref<Effects | null>(null)
@@ -56,7 +54,7 @@ async function make(): Promise<void> {
 </script>
 
 <template>
-  <fieldset :disabled="!session.may('mount')">
+  <fieldset :disabled="!surfaces.mayMount">
     <ShapeDrawing
       v-if="resolved"
       class="small"

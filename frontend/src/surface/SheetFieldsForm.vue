@@ -3,7 +3,6 @@ import { BFormCheckbox, BFormInput, BFormSelect } from 'bootstrap-vue-next'
 import { useI18n } from 'vue-i18n'
 import type { SheetFields, SurfaceWhole } from '../api/surfaces'
 import type { Rect } from '../plan/types'
-import { useSession } from '../session/session'
 import { useBook } from './book'
 import NumberField from './NumberField.vue'
 import { useSurfaces } from './surfaces'
@@ -11,7 +10,6 @@ import { useSurfaces } from './surfaces'
 /** What is kept of a surface besides its panels; every field is saved as soon as it is left. */
 const props = defineProps<{ surface: SurfaceWhole }>()
 const { t } = useI18n()
-const session = useSession()
 const surfaces = useSurfaces()
 const sides = ['left', 'top', 'right', 'bottom'] as const
 const book = useBook()
@@ -32,7 +30,7 @@ const join = (group: string, joins: boolean): void =>
 </script>
 
 <template>
-  <fieldset :disabled="!session.may('mount')">
+  <fieldset :disabled="!surfaces.mayMount">
     <label>
       {{ t('field.name') }}
       <BFormInput

@@ -12,7 +12,8 @@ export const useSurfaces = defineStore('surfaces', () => {
   const elevation = shallowRef<Elevation | null>(null)
   const whole = shallowRef<SurfaceWhole | null>(null)
   const fault = shallowRef<unknown>(null)
-  const client = useDocument<SurfaceWhole>({ take, view: () => ({}), mayChange: () => session.may('mount') })
+  const client = useDocument<SurfaceWhole>({ take, view: () => ({}), mayChange: () => mayMount.value })
+  const mayMount = computed(() => session.may('mount', undefined, whole.value?.things))
   const error = computed({
     get: () => fault.value ?? client.refusal.value,
     set: (value) => void ((fault.value = value), (client.refusal.value = null)),
@@ -76,6 +77,7 @@ export const useSurfaces = defineStore('surfaces', () => {
   return {
     elevation,
     whole,
+    mayMount,
     error,
     conflict: client.conflict,
     undo: client.undo,

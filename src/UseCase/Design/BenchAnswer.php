@@ -49,6 +49,8 @@ final readonly class BenchAnswer
         private SurfaceSheet $sheet,
         PlanContext $context,
         private ?LoadedDocument $shelf = null,
+        /** @var list<string> what somebody may be allowed something on, see {@see \UpperPane\Core\Site\Thing} */
+        private array $things = [],
     ) {
         $this->ground = self::under($sheet, $loaded->area, $at);
         $this->context = $context->on($this->ground)->seenFrom($sheet->viewingMm()[1], $sheet->surface->pitchXUm);
@@ -86,6 +88,7 @@ final readonly class BenchAnswer
             'shelf' => $this->shelf === null
                 ? null
                 : ['document' => $this->shelf->id, 'revision' => $this->shelf->revision],
+            'things' => $this->things,
             'area' => $this->sheet->areaName($this->loaded->area) ?? $this->loaded->area,
             'seen' => array_map(fn (int $mm) => [
                 'mm' => $mm,

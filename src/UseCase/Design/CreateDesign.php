@@ -58,7 +58,7 @@ final readonly class CreateDesign
     {
         $input->keys(['design', 'name', 'area', 'scene', 'surfaces']);
         $row = $this->surfaces->byCode($surfaceCode) ?? throw Absent::named('surface');
-        $this->gate->demand($person, Right::Design, $row->site);
+        $this->gate->demand($person, Right::Design, $row);
         $area = $input->optional('area') === null ? null : NamedId::Area->of($input->text('area', 60, 1));
         $sheet = $this->planning->sheet($row);
         $size = ($area === null

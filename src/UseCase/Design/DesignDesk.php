@@ -21,6 +21,7 @@ use UpperPane\App\UseCase\Document\Depends;
 use UpperPane\App\UseCase\Document\Desk;
 use UpperPane\App\UseCase\Document\Undoable;
 use UpperPane\App\UseCase\Document\View;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\Design;
@@ -154,6 +155,7 @@ final readonly class DesignDesk implements Desk
             $this->planning->context($stand->site, self::design($head)),
             // They are shown only where a layout is begun.
             $at->tree() instanceof Pane ? $this->ones->of(StartersKind::NAME, $head->siteId) : null,
+            Gate::thing($stand->surface ?? $stand->site)->document($head->id)->names,
         );
     }
 

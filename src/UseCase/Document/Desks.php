@@ -9,11 +9,13 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\Sites;
+use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Forbidden;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Site\Right;
+use UpperPane\Core\Site\Thing;
 
 /** Opens documents for people: the document, and the desk of its kind. */
 final readonly class Desks
@@ -23,6 +25,7 @@ final readonly class Desks
         #[AutowireIterator('upper_pane.desk')] private iterable $desks,
         private Documents $documents,
         private Sites $sites,
+        private Surfaces $surfaces,
         private Gate $gate,
     ) {
     }
@@ -36,13 +39,22 @@ final readonly class Desks
     {
         $loaded = $this->documents->load($id, $toChange) ?? throw Absent::named('document');
         $desk = $this->of($loaded->kind);
-        $this->gate->demand(
+        $this->gate->demandOn(
             $person,
             $toChange ? $desk->right() : Right::See,
             $this->sites->byId($loaded->siteId) ?? throw Absent::named('site'),
+            $this->thing($loaded->id, $loaded->surfaceId),
         );
 
         return [$loaded, $desk];
+    }
+
+    /** A sheet is its surface; another document lies on the surface that it is made for. */
+    public function thing(string $id, ?int $surfaceId): Thing
+    {
+        $surface = $surfaceId === null ? $this->surfaces->byDocument($id) : $this->surfaces->byId($surfaceId);
+
+        return ($surface === null ? Thing::site() : Gate::thing($surface))->document($id);
     }
 
     /** @return Desk<Document> */

@@ -43,7 +43,7 @@ final readonly class MendDocument
             $place = $this->mending->place($id) ?? throw Absent::named('document');
             $desk = $this->desks->of($place['kind']);
             $site = $this->sites->byId($place['site']) ?? throw Absent::named('site');
-            $this->gate->demand($person, $desk->right(), $site);
+            $this->gate->demandOn($person, $desk->right(), $site, $this->desks->thing($id, $place['surface']));
             $known =
                 $this->documents->knows($batch, $id, $person, Nature::Mend) ??
                 throw Conflict::because('request.id_taken', ['id' => $batch]);

@@ -63,7 +63,7 @@ final readonly class HandOver
         $after = $input->int('after', 0, \PHP_INT_MAX);
         $surface = $this->entities->wrapInTransaction(function () use ($code, $releaseId, $after, $madeAs, $person) {
             $surface = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
-            $this->gate->demand($person, Right::HandOff, $surface->site);
+            $this->gate->demand($person, Right::HandOff, $surface);
             $this->surfaces->lock($surface);
             $release = $this->entities->find(Release::class, $releaseId) ?? throw Absent::named('release');
             $known = $this->players->handedAs($madeAs);

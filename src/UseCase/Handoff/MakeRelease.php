@@ -64,7 +64,7 @@ final readonly class MakeRelease
             $known = $this->releases->madeAs($madeAs);
             if ($known !== null) {
                 // Sent again after a lost answer: it is the same one.
-                $this->gate->demand($person, Right::Release, $known->design->site);
+                $this->gate->demand($person, Right::Release, $known->design);
 
                 return $known->design->id === $designId
                     ? $known
@@ -75,7 +75,8 @@ final readonly class MakeRelease
             }
 
             $own = $this->planning->stand($loaded);
-            $this->gate->demand($person, Right::Release, $own->site);
+            $on = Gate::thing($own->surface ?? $own->site)->document($loaded->id);
+            $this->gate->demandOn($person, Right::Release, $own->site, $on);
 
             return $this->sealed($loaded, $this->stands($loaded, $own, $input), $note, $madeAs, $person);
         });

@@ -73,7 +73,7 @@ final readonly class ShowHandOff
     public function plan(int $id, string $surface, Person $person): array
     {
         $release = $this->releases->byId($id) ?? throw Absent::named('release');
-        $this->gate->demand($person, Right::See, $release->design->site);
+        $this->gate->demand($person, Right::See, $release->design);
         foreach ($this->releases->plans($release) as $plan) {
             if ($surface === '' || $plan->surface->code === $surface) {
                 return ['plan' => $plan->plan, 'findings' => $plan->findings];

@@ -70,7 +70,7 @@ final readonly class PairPlayer
     {
         $input->keys(['pairing_code', 'token']);
         $player = $this->players->byCode($code) ?? throw Absent::named('player');
-        $this->gate->demand($person, Right::Pair, $player->surface->site);
+        $this->gate->demand($person, Right::Pair, $player->surface);
         $hash = $input->has('token')
             ? self::hash($input->text('token'), $input->pathTo('token'))
             : $this->shown($player, $input->child('pairing_code'));

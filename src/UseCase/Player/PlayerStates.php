@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
@@ -33,7 +34,11 @@ final readonly class PlayerStates
         $states = array_map(PlayerState::from(...), array_column($players, 'state'));
 
         return [
-            'surface' => ['code' => $surface->code, 'name' => $surface->name],
+            'surface' => [
+                'code' => $surface->code,
+                'name' => $surface->name,
+                'things' => Gate::thing($surface)->names,
+            ],
             'state' => PlayerState::worst($states)->value,
             'after' => $order->number ?? 0,
             'ordered' => self::ordered($order),

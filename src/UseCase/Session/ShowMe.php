@@ -9,6 +9,7 @@ use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Sites;
 use UpperPane\Core\Site\Right;
+use UpperPane\Core\Site\Thing;
 
 /** Who is signed in, and what they may do where. */
 final readonly class ShowMe
@@ -27,18 +28,38 @@ final readonly class ShowMe
                     'name' => $person->name,
                     'email' => $person->email,
                     'role' => $person->role->value,
-                    'sites' => array_map(
-                        static fn (Access $access) => [
-                            'slug' => $access->site->slug,
-                            'name' => $access->site->name,
-                            'zone' => $access->site->timeZone,
-                            'role' => $access->role->value,
-                            'rights' => array_map(static fn (Right $right) => $right->value, $access->role->rights()),
-                        ],
-                        $this->sites->of($person),
-                    ),
+                    'sites' => self::sites($this->sites->of($person)),
                     'csrf' => $csrf,
                 ],
             ];
+    }
+
+    /**
+     * @param list<Access> $all site by site
+     *
+     * @return list<array<string, mixed>> `rights` at the site itself, `on` those on its things alone
+     */
+    private static function sites(array $all): array
+    {
+        $sites = [];
+        foreach ($all as $access) {
+            $site = $access->site;
+            $sites[$site->slug] ??= [
+                'slug' => $site->slug,
+                'name' => $site->name,
+                'zone' => $site->timeZone,
+                'role' => $access->role->value,
+                'rights' => [Right::See->value],
+                'on' => [],
+            ];
+            $rights = array_map(static fn (Right $right) => $right->value, $access->role->rights());
+            if ($access->on === Thing::SITE) {
+                $sites[$site->slug] = ['role' => $access->role->value, 'rights' => $rights] + $sites[$site->slug];
+            } else {
+                $sites[$site->slug]['on'][] = ['thing' => $access->on, 'rights' => $rights];
+            }
+        }
+
+        return array_values($sites);
     }
 }

@@ -42,7 +42,7 @@ final readonly class ShowEffects
     {
         $input->keys(['shape']);
         $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
-        $this->gate->demand($person, Right::Mount, $row->site);
+        $this->gate->demand($person, Right::Mount, $row);
         $before = $this->planning->sheet($row);
         try {
             $after = (new SetField('shape', $input->child('shape')->raw()))->apply($before)->after;

@@ -42,7 +42,7 @@ final readonly class ShowSurface
     public function byCode(string $code, Person $person): array
     {
         $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
-        $this->gate->demand($person, Right::See, $row->site);
+        $this->gate->demand($person, Right::See, $row);
 
         return $this->whole($row, $this->documents->load($row->document) ?? throw Absent::named('surface'), $person) + [
             'between' => [],
@@ -57,6 +57,7 @@ final readonly class ShowSurface
 
         return [
             'code' => $row->code,
+            'things' => Gate::thing($row)->names,
             'document' => $row->document,
             'revision' => $revision,
             'designs' => array_map(

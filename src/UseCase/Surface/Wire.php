@@ -42,7 +42,7 @@ final readonly class Wire
     public function __invoke(string $code, Input $input, Person $person): array
     {
         $row = $this->surfaces->byCode($code) ?? throw Absent::named('surface');
-        $this->gate->demand($person, Right::Mount, $row->site);
+        $this->gate->demand($person, Right::Mount, $row);
         $sheet = $this->planning->sheet($row);
         $map = self::map($sheet, $input);
         $findings = WiringCheck::of($map, $sheet->surface, $sheet->players);

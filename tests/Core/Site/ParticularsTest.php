@@ -234,7 +234,7 @@ final class ParticularsTest extends TestCase
     public function testAreasAndPanelsAreWrittenAsTheyAreRead(): void
     {
         foreach ([['px', [1, 2, 3, 4]], ['%', [0, 12.5, 33.333, 50]]] as [$unit, $rect]) {
-            $area = ['name' => 'n', 'unit' => $unit, 'rect' => $rect];
+            $area = ['id' => 'a-0123456789ab', 'name' => 'n', 'unit' => $unit, 'rect' => $rect];
             self::assertSame($area, NamedArea::parse(Input::of($area))->toArray());
         }
         $panel = ['native' => [3, 2], 'active_mm' => [6.5, 4], 'bezel_mm' => [1, 2.25, 3, 4], 'rotation' => 90];
