@@ -13,7 +13,7 @@ const uses = {
   bench: ['api', 'document', 'plan', 'session', 'stock', 'ui'],
   surface: ['api', 'document', 'plan', 'session', 'ui'],
   elevation: ['api', 'document', 'plan', 'session', 'surface', 'ui'],
-  designs: ['api', 'session', 'surface', 'ui'],
+  designs: ['api', 'document', 'session', 'surface', 'ui'],
   handoff: ['plan', 'api', 'session', 'ui'],
   player: ['plan'],
 }

@@ -412,7 +412,13 @@ return [
     'float.gone' => ['The float is no longer in this layout.', 'Look at what is there now, then try again.'],
     'zone.letter' => ['“{letter}” is no letter of a zone.', 'Use A to Z, then AA and so on.'],
     'document.damaged' => ['What is stored of it cannot be read: {why}', 'Restore it from its history.'],
+    'document.removed' => [
+        '{name} was removed.',
+        'It can be brought back for {days} more days, where its kind is listed.',
+    ],
     'document.whole' => ['It can be read as it is.', 'There is nothing to restore; open it.'],
+    'document.in_use' => ['{name} is used by {uses}.', 'Take it out there first, or leave it.'],
+    'document.kept' => ['{name} is not removed by itself.', 'It goes with its site; a surface is archived instead.'],
     'document.lost' => [
         'Nothing in its history can be read either.',
         'Bring it back from a backup (docs/running.md), or make it anew.',

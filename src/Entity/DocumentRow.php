@@ -47,6 +47,10 @@ class DocumentRow
     #[ORM\Column]
     public bool $archived = false;
 
+    /** When it was removed; it can be brought back for a month. */
+    #[ORM\Column(type: 'bigint', nullable: true)]
+    public ?int $removedMs = null;
+
     /** @var Collection<int, SurfaceRow> what a design is meant for beside the surface it is made on */
     #[ORM\ManyToMany(targetEntity: SurfaceRow::class),
         ORM\JoinTable(name: 'design_surface'),

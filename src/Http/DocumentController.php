@@ -6,11 +6,13 @@ namespace UpperPane\App\Http;
 
 use Symfony\Component\HttpFoundation\JsonResponse;
 use Symfony\Component\HttpFoundation\Request;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Routing\Attribute\Route;
 use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Document\EditDocument;
 use UpperPane\App\UseCase\Document\MendDocument;
+use UpperPane\App\UseCase\Document\RemoveDocument;
 use UpperPane\App\UseCase\Document\ShowDocument;
 use UpperPane\App\UseCase\Document\UndoDocument;
 use UpperPane\App\UseCase\Document\View;
@@ -53,6 +55,34 @@ final readonly class DocumentController
     public function mend(string $id, Request $request, #[CurrentUser] Person $person, MendDocument $mend): JsonResponse
     {
         return new JsonResponse($mend($id, Body::of($request), $person));
+    }
+
+    #[Route('/api/documents/{id}/uses', 'document_uses', methods: ['GET'])]
+    public function uses(string $id, #[CurrentUser] Person $person, RemoveDocument $remove): JsonResponse
+    {
+        return new JsonResponse($remove->uses($id, $person));
+    }
+
+    #[Route('/api/documents/{id}', 'document_remove', methods: ['DELETE'])]
+    public function remove(string $id, #[CurrentUser] Person $person, RemoveDocument $remove): Response
+    {
+        $remove->remove($id, $person);
+
+        return new Response(status: 204);
+    }
+
+    #[Route('/api/documents/{id}/back', 'document_back', methods: ['POST'])]
+    public function back(string $id, #[CurrentUser] Person $person, RemoveDocument $remove): Response
+    {
+        $remove->bringBack($id, $person);
+
+        return new Response(status: 204);
+    }
+
+    #[Route('/api/sites/{site}/removed', 'documents_removed', methods: ['GET'])]
+    public function removed(string $site, #[CurrentUser] Person $person, RemoveDocument $remove): JsonResponse
+    {
+        return new JsonResponse($remove->list($site, $person));
     }
 
     #[Route('/api/documents/{id}/revisions', 'document_history', methods: ['GET'])]

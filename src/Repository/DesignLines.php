@@ -61,7 +61,7 @@ final readonly class DesignLines
                 "SEPARATOR '\n') FROM design_surface m JOIN surface o ON o.id = m.surface_id ".
                 'WHERE m.design_id = d.id) AS others FROM document d '.
                 'LEFT JOIN surface s ON s.id = d.surface_id LEFT JOIN person p ON p.id = d.changed_by_id '.
-                "WHERE d.kind = 'design' AND d.site_id = ? AND d.archived = ? ".
+                "WHERE d.kind = 'design' AND d.site_id = ? AND d.removed_ms IS NULL AND d.archived = ? ".
                 implode(' ', $conditions).
                 ' ORDER BY d.changed_at DESC, d.id LIMIT '.
                 (self::PAGE + 1).

@@ -44,7 +44,7 @@ final readonly class Documents
         }
         // In one statement, so that the parts are those of the revision.
         $rows = $this->database->fetchAllAssociative(
-            'SELECT d.kind, d.site_id, d.surface_id, d.area, d.revision, p.name, p.content FROM document d '.
+            'SELECT d.kind, d.site_id, d.surface_id, d.area, d.revision, d.removed_ms, p.name, p.content FROM document d '.
                 'LEFT JOIN part p ON p.document_id = d.id WHERE d.id = ?',
             [$id],
         );
@@ -68,6 +68,7 @@ final readonly class Documents
             (int) $row['revision'],
             $kind->stored($current),
             $current !== $parts,
+            removedMs: $row['removed_ms'] === null ? null : (int) $row['removed_ms'],
         );
     }
 
@@ -338,6 +339,30 @@ final readonly class Documents
             false,
             8,
             \JSON_THROW_ON_ERROR,
+        );
+    }
+
+    /** Out of every list, for a month; null brings it back. Whoever asks has it locked. */
+    public function remove(string $id, ?int $atMs, Person $person): void
+    {
+        $this->database->update(
+            'document',
+            ['removed_ms' => $atMs, 'removed_by_id' => $atMs === null ? null : $person->id],
+            ['id' => $id],
+        );
+    }
+
+    /** @return list<array{id: string, kind: string, name: string, removed_ms: int, by: ?string}> the last removed first */
+    public function removed(int $site): array
+    {
+        return array_map(
+            static fn (array $row) => ['removed_ms' => (int) $row['removed_ms']] + $row,
+            $this->database->fetchAllAssociative(
+                'SELECT d.id, d.kind, d.name, d.removed_ms, p.name AS `by` FROM document d '.
+                    'LEFT JOIN person p ON p.id = d.removed_by_id '.
+                    'WHERE d.site_id = ? AND d.removed_ms IS NOT NULL ORDER BY d.removed_ms DESC, d.id LIMIT 200',
+                [$site],
+            ),
         );
     }
 

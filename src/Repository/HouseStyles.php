@@ -18,7 +18,7 @@ final readonly class HouseStyles
     /** @return array<string, HouseStyle> by id, by name */
     public function ofSite(int $site): array
     {
-        $ids = $this->database->fetchFirstColumn('SELECT id FROM document WHERE kind = ? AND site_id = ?', [
+        $ids = $this->database->fetchFirstColumn('SELECT id FROM document WHERE kind = ? AND site_id = ? AND removed_ms IS NULL', [
             StyleKind::NAME,
             $site,
         ]);
@@ -31,9 +31,11 @@ final readonly class HouseStyles
         return $styles;
     }
 
-    public function find(int $site, string $id): ?HouseStyle
+    /** @param bool $held until the transaction is over nobody removes it */
+    public function find(int $site, string $id, bool $held = false): ?HouseStyle
     {
-        $found = $this->database->fetchOne('SELECT 1 FROM document WHERE id = ? AND kind = ? AND site_id = ?', [
+        $found = $this->database->fetchOne('SELECT 1 FROM document WHERE id = ? AND kind = ? AND site_id = ? AND removed_ms IS NULL'.
+            ($held ? ' LOCK IN SHARE MODE' : ''), [
             $id,
             StyleKind::NAME,
             $site,

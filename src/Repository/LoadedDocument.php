@@ -24,6 +24,7 @@ final readonly class LoadedDocument
         public Document $document,
         public bool $older = false,
         public ?array $edited = null,
+        public ?int $removedMs = null,
     ) {
     }
 

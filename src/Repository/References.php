@@ -8,24 +8,39 @@ use Doctrine\DBAL\ArrayParameterType;
 use Doctrine\DBAL\Connection;
 use UpperPane\App\Entity\Media;
 
-/** Which documents use which media: for "where used". */
+/** Which documents use which media and which other documents: for "where used". */
 final readonly class References
 {
+    public const MEDIA = 'media';
+    public const DOCUMENT = 'document';
+
     public function __construct(private Connection $database)
     {
     }
 
-    public function add(string $document, string $media): void
+    public function add(string $document, string $kind, string $target): void
     {
-        $this->database->executeStatement('INSERT IGNORE INTO reference (document_id, media) VALUES (?, ?)', [
+        $this->database->executeStatement('INSERT IGNORE INTO reference (document_id, kind, target) VALUES (?, ?, ?)', [
             $document,
-            $media,
+            $kind,
+            $target,
         ]);
     }
 
-    public function remove(string $document, string $media): void
+    public function remove(string $document, string $kind, string $target): void
     {
-        $this->database->delete('reference', ['document_id' => $document, 'media' => $media]);
+        $this->database->delete('reference', ['document_id' => $document, 'kind' => $kind, 'target' => $target]);
+    }
+
+    /** @return list<array{id: string, kind: string, name: string}> the documents that use a document */
+    public function usersOf(string $document): array
+    {
+        /** @var list<array{id: string, kind: string, name: string}> */
+        return $this->database->fetchAllAssociative(
+            'SELECT d.id, d.kind, d.name FROM reference r JOIN document d ON d.id = r.document_id '.
+                'WHERE r.kind = ? AND r.target = ? AND d.removed_ms IS NULL ORDER BY d.name, d.id',
+            [self::DOCUMENT, $document],
+        );
     }
 
     /**
@@ -48,8 +63,8 @@ final readonly class References
     public function mediaOf(string $document): string
     {
         return hash('xxh64', (string) json_encode($this->database->fetchAllNumeric(
-            'SELECT m.id, m.sha256, m.state, m.taken_ms FROM reference r JOIN media m ON m.id = r.media '.
-                'WHERE r.document_id = ? ORDER BY m.id',
+            'SELECT m.id, m.sha256, m.state, m.taken_ms FROM reference r JOIN media m ON m.id = r.target '.
+                "WHERE r.document_id = ? AND r.kind = 'media' ORDER BY m.id",
             [$document],
         )));
     }
@@ -59,8 +74,8 @@ final readonly class References
     {
         return $media->font === null
             ? $this->database->fetchFirstColumn(
-                'SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.media = ? '.
-                    'AND d.site_id = ? ORDER BY d.name',
+                "SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.kind = 'media' ".
+                    'AND r.target = ? AND d.site_id = ? ORDER BY d.name',
                 [$media->id, $media->site->id],
             )
             : $this->writtenIn((int) $media->site->id, [$media->id => $media->font])[$media->id] ?? [];
@@ -108,8 +123,8 @@ final readonly class References
         $users = $this->writtenIn($site, array_filter(array_column($fonts, 'font', 'id')));
         foreach (
             $this->database->fetchAllAssociative(
-                'SELECT r.media, d.name FROM reference r JOIN document d ON d.id = r.document_id '.
-                    'WHERE d.site_id = ? ORDER BY d.name',
+                'SELECT r.target AS media, d.name FROM reference r JOIN document d ON d.id = r.document_id '.
+                    "WHERE r.kind = 'media' AND d.site_id = ? ORDER BY d.name",
                 [$site],
             ) as $row
         ) {

@@ -89,7 +89,7 @@ final readonly class Surfaces
                 'SELECT d FROM '.
                     DocumentRow::class.
                     ' d WHERE (d.surface = :surface OR :surface MEMBER OF d.surfaces) AND d.kind = :kind '.
-                    'AND d.archived = false ORDER BY d.changedAt DESC, d.id ASC',
+                    'AND d.archived = false AND d.removedMs IS NULL ORDER BY d.changedAt DESC, d.id ASC',
             )
             ->setParameters(['surface' => $surface, 'kind' => DesignKind::NAME])
             ->getResult();

@@ -3,7 +3,6 @@ import { vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import UndoButtons from '../document/UndoButtons.vue'
-import { useSession } from '../session/session'
 import { listed } from '../ui/format'
 import type { Aside } from './column'
 import { useDesign } from './design'
@@ -15,7 +14,6 @@ defineProps<{ plays?: string | undefined }>()
 const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; aside: [aside: Aside] }>()
 const { t } = useI18n()
 const design = useDesign()
-const session = useSession()
 const releasing = ref(false)
 const tools = ['empty', 'text'] as const
 const canEdit = computed(() => design.mayChange)
@@ -30,7 +28,6 @@ const words = computed(() => {
 const alsoHere = computed(() =>
   design.here.map((one) => (design.zones[one.spot] ? `${one.name} (${design.zones[one.spot]!.letter})` : one.name)).join(', '),
 )
-const site = computed(() => design.answer?.surface?.site)
 const others = computed(() => design.answer?.surfaces.filter((code) => code !== design.answer?.surface?.code).length ?? 0)
 </script>
 

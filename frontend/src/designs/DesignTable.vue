@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { useRouter } from 'vue-router'
 import { call } from '../api/client'
 import type { DesignLine } from '../api/designs'
+import { removeDocument } from '../api/documents'
 import { useSession } from '../session/session'
 import { listed, pixels, timeOfDay } from '../ui/format'
 
@@ -25,6 +26,11 @@ const duplicate = (design: DesignLine): Promise<void> =>
     const name = t('designs.copy-of', { name: design.name }).slice(0, 120)
     const made = await call<{ design: string }>('POST', `/api/designs/${design.id}/duplicate`, { design: crypto.randomUUID(), name })
     await router.push({ name: 'bench', params: { design: made.design } })
+  })
+const remove = (design: DesignLine): Promise<void> =>
+  attempt(async () => {
+    await removeDocument(design.id)
+    emit('changed')
   })
 const archive = (design: DesignLine): Promise<void> =>
   attempt(async () => {
@@ -75,6 +81,14 @@ const archive = (design: DesignLine): Promise<void> =>
               :aria-label="t(design.archived ? 'designs.restore-one' : 'designs.archive-one', { name: design.name })"
               @click="archive(design)">
               {{ t(design.archived ? 'elevation.restore' : 'designs.archive') }}
+            </button>
+            <button
+              v-if="design.archived"
+              type="button"
+              class="plain"
+              :aria-label="t('removed.remove-one', { name: design.name })"
+              @click="remove(design)">
+              {{ t('removed.remove') }}
             </button>
           </template>
         </BTd>

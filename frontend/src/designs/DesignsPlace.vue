@@ -5,6 +5,7 @@ import { onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { call } from '../api/client'
 import type { DesignLine } from '../api/designs'
+import RemovedList from '../document/RemovedList.vue'
 import { useSession } from '../session/session'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ThingColumn from '../ui/ThingColumn.vue'
@@ -48,6 +49,12 @@ watch(
   sought,
   useDebounceFn(() => load(), WAIT_MS),
 )
+const gone = ref<InstanceType<typeof RemovedList>>()
+const heading = (): HTMLElement | null => document.querySelector('.place-head input')
+function changed(): void {
+  void load()
+  void gone.value?.load()
+}
 watch([archived, () => session.slug], () => void load())
 onMounted(load)
 </script>
@@ -69,10 +76,11 @@ onMounted(load)
         <BFormCheckbox v-model="archived">{{ t('designs.archived') }}</BFormCheckbox>
       </div>
       <RefusalNote :error="error" />
-      <DesignTable v-if="designs?.length" :designs="designs" :zone="zone" @changed="load()" @failed="error = $event" />
+      <DesignTable v-if="designs?.length" :designs="designs" :zone="zone" @changed="changed" @failed="error = $event" />
       <p v-else-if="designs" class="empty-state">
         {{ t(sought ? 'designs.none-found' : archived ? 'designs.none-archived' : 'designs.none') }}
       </p>
+      <RemovedList v-if="archived" ref="gone" kind="design" :after="heading" @back="load()" />
       <button v-if="more" type="button" class="btn btn-sm btn-outline-dark more" @click="load(page + 1)">{{ t('designs.more') }}</button>
     </section>
     <ThingColumn :label="t('designs.new')" about="new">

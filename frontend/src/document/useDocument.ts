@@ -154,6 +154,10 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
       setTimeout(() => void run(), RETRY_MS)
     } else if (status === 401 || code === 'session.csrf') {
       state.value = 'signed-out'
+    } else if (code === 'document.removed') {
+      // What was typed waits here: whoever brings the document back has it again.
+      refusal.value = error
+      state.value = 'away'
     } else if (error instanceof ProblemError && code === 'document.changed_since') {
       conflict.value = error.problem
     } else {

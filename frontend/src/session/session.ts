@@ -41,7 +41,7 @@ export const useSession = defineStore('session', () => {
     asked.value = false
   }
 
-  /** May they do this at a site (at the one in the address when none is named), or at least with one of these things. */
+  /** May they do this at a site (when none is named, at that in the address), or at least with one of these things. */
   function may(right: Right, slug?: string, things: string[] = []): boolean {
     const where = slug === undefined ? site.value : me.value?.sites.find((one) => one.slug === slug)
     const on = where?.on.filter((one) => things.includes(one.thing)) ?? []

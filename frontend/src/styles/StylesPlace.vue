@@ -3,10 +3,13 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
+import { removeDocument } from '../api/documents'
 import ConflictChoice from '../document/ConflictChoice.vue'
+import RemovedList from '../document/RemovedList.vue'
 import UndoButtons from '../document/UndoButtons.vue'
 import { useListening } from '../document/useListening'
 import { useSession } from '../session/session'
+import { goOn } from '../ui/focus'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import ContrastTable from './ContrastTable.vue'
@@ -35,6 +38,27 @@ async function make(like: string | null): Promise<void> {
   } catch (refused) {
     error.value = refused
   }
+}
+const gone = ref<InstanceType<typeof RemovedList>>()
+const field = (): HTMLElement | null => document.getElementById('style-new')
+/** What uses it is named when it is refused; else it waits in the list below for a month. */
+async function remove(): Promise<void> {
+  error.value = null
+  await goOn(async () => {
+    try {
+      await removeDocument(id.value)
+      await styles.load()
+      styles.close()
+      show(styles.list[0]?.id ?? '')
+    } catch (refused) {
+      error.value = refused
+    }
+    await gone.value?.load()
+  }, field)
+}
+async function came(style: string): Promise<void> {
+  await styles.load()
+  show(style)
 }
 onMounted(async () => {
   await styles.load()
@@ -97,6 +121,9 @@ useListening(styles.listen)
           </label>
           <UndoButtons :undo="styles.undo" @step="(kind) => styles.step(kind)" />
           <TokenFile />
+          <button v-if="session.may('design')" type="button" class="btn btn-sm btn-outline-dark" @click="remove">
+            {{ t('style.remove') }}
+          </button>
         </div>
         <StyleColours />
         <StyleTypes />
@@ -105,6 +132,7 @@ useListening(styles.listen)
         <ContrastTable />
       </div>
     </div>
+    <RemovedList ref="gone" kind="style" :after="field" @back="came" />
     <ConflictChoice v-if="styles.conflict" :problem="styles.conflict" @choose="styles.resolve" />
   </section>
 </template>

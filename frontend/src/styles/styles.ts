@@ -80,8 +80,9 @@ export const useStyles = defineStore('styles', () => {
     loaded.value = true
   }
 
+  const close = (): void => void (whole.value = null)
   async function open(id: string): Promise<void> {
-    whole.value = null
+    close()
     await client.open(id)
   }
 
@@ -128,6 +129,7 @@ export const useStyles = defineStore('styles', () => {
     left,
     load,
     open,
+    close,
     make,
     find,
     rename,

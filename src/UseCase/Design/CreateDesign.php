@@ -146,8 +146,11 @@ final readonly class CreateDesign
             if ($known === null) {
                 $this->documents->add($new, $design->name, $person);
                 $this->lines->follow($new->id, $site->id, $design);
+                if ($design->style !== null) {
+                    $this->references->add($new->id, References::DOCUMENT, $design->style);
+                }
                 foreach (MediaUse::of($design) as $media) {
-                    $this->references->add($new->id, $media);
+                    $this->references->add($new->id, References::MEDIA, $media);
                 }
                 $this->recorder->record($person, 'design.create', $new->id, [
                     'name' => $design->name,

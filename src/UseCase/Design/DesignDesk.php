@@ -12,6 +12,7 @@ use UpperPane\App\Repository\DesignLines;
 use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\OnesOfSites;
+use UpperPane\App\Repository\Programmes;
 use UpperPane\App\Repository\References;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
@@ -48,6 +49,7 @@ final readonly class DesignDesk implements Desk
         private Undoable $undoable,
         private WebPages $pages,
         private HouseStyles $styles,
+        private Programmes $programmes,
         private Queue $queue,
     ) {
     }
@@ -72,19 +74,18 @@ final readonly class DesignDesk implements Desk
         $old = self::design($before);
         [$gone, $added] = [MediaUse::lost($old, $after), MediaUse::lost($after, $old)];
         foreach ($added as $media) {
-            $this->references->add($before->id, $media);
+            $this->references->add($before->id, References::MEDIA, $media);
         }
         foreach (array_filter($gone, static fn (string $media) => !MediaUse::mentions($after, $media)) as $media) {
-            $this->references->remove($before->id, $media);
+            $this->references->remove($before->id, References::MEDIA, $media);
         }
         foreach (MediaUse::addresses($old, $after) as $address) {
             if ($this->pages->want($address)) {
                 $this->queue->add(LookAtPage::KIND, ['address' => $address], Lane::Long);
             }
         }
-        if ($after->style !== null && $after->style !== $old->style) {
-            $this->styles->find($before->siteId, $after->style)
-                ?? throw Refusal::because('style.gone', '/commands/0/style');
+        if ($after->style !== $old->style) {
+            $this->followStyle($before, $old->style, $after->style);
         }
         if ($old === $after || $old->surfaces !== $after->surfaces || $old->archived !== $after->archived) {
             $site = $this->sites->byId($before->siteId) ?? throw Absent::named('site');
@@ -92,6 +93,25 @@ final readonly class DesignDesk implements Desk
             $this->surfaces->demand($site, $come, '/commands/0/surfaces');
             $this->lines->follow($before->id, $before->siteId, $after);
         }
+    }
+
+    /** The style is held while the design says that it uses it: nobody removes it in between. */
+    private function followStyle(LoadedDocument $design, ?string $old, ?string $new): void
+    {
+        if ($new !== null) {
+            $this->styles->find($design->siteId, $new, true) ?? throw Refusal::because('style.gone', '/commands/0/style');
+            $this->references->add($design->id, References::DOCUMENT, $new);
+        }
+        $old === null || $this->references->remove($design->id, References::DOCUMENT, $old);
+    }
+
+    /** What refers to it, and the surfaces that show a release of it. */
+    public function uses(LoadedDocument $head): array
+    {
+        return array_values(array_unique([
+            ...array_column($this->references->usersOf($head->id), 'name'),
+            ...$this->programmes->surfacesShowing($head->id),
+        ]));
     }
 
     public function dependsOn(LoadedDocument $head): Depends

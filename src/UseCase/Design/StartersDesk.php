@@ -45,6 +45,11 @@ final readonly class StartersDesk implements Desk
     {
     }
 
+    public function uses(LoadedDocument $head): ?array
+    {
+        return null;
+    }
+
     public function dependsOn(LoadedDocument $head): Depends
     {
         return Depends::onNothing();

@@ -38,6 +38,13 @@ interface Desk
      */
     public function follow(LoadedDocument $before, Document $after, bool $sure): void;
 
+    /**
+     * Where it is used, for a person who would remove it; null for what is never removed by itself.
+     *
+     * @return ?list<string> names of documents and surfaces
+     */
+    public function uses(LoadedDocument $head): ?array;
+
     /** Which other documents and media it is drawn with, in which versions. */
     public function dependsOn(LoadedDocument $head): Depends;
 

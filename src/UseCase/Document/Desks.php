@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Document;
 
 use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Forbidden;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Change\Document;
@@ -20,6 +22,8 @@ use UpperPane\Core\Site\Thing;
 /** Opens documents for people: the document, and the desk of its kind. */
 final readonly class Desks
 {
+    public const KEPT_DAYS = 30;
+
     /** @param iterable<Desk<Document>> $desks */
     public function __construct(
         #[AutowireIterator('upper_pane.desk')] private iterable $desks,
@@ -27,6 +31,7 @@ final readonly class Desks
         private Sites $sites,
         private Surfaces $surfaces,
         private Gate $gate,
+        private ShiftedClock $clock,
     ) {
     }
 
@@ -34,8 +39,35 @@ final readonly class Desks
      * @return array{LoadedDocument, Desk<Document>}
      *
      * @throws Absent|Forbidden
+     * @throws Conflict         `document.removed`
      */
     public function open(string $id, Person $person, bool $toChange = false): array
+    {
+        [$loaded, $desk] = $this->found($id, $person, $toChange);
+        if ($loaded->removedMs !== null) {
+            throw Conflict::because('document.removed', [
+                'name' => $desk->name($loaded->document),
+                'days' => self::daysLeft($loaded->removedMs, $this->clock->nowMs()),
+            ]);
+        }
+
+        return [$loaded, $desk];
+    }
+
+    /** For how many days more it can be brought back. */
+    public static function daysLeft(int $removedMs, int $nowMs): int
+    {
+        return max(0, (int) ceil(self::KEPT_DAYS - ($nowMs - $removedMs) / 86_400_000));
+    }
+
+    /**
+     * Also one that was removed.
+     *
+     * @return array{LoadedDocument, Desk<Document>}
+     *
+     * @throws Absent|Forbidden
+     */
+    public function found(string $id, Person $person, bool $toChange = false): array
     {
         $loaded = $this->documents->load($id, $toChange) ?? throw Absent::named('document');
         $desk = $this->of($loaded->kind);

@@ -63,6 +63,11 @@ final readonly class BookDesk implements Desk
         }
     }
 
+    public function uses(LoadedDocument $head): ?array
+    {
+        return null;
+    }
+
     public function dependsOn(LoadedDocument $head): Depends
     {
         return Depends::onNothing();

@@ -49,13 +49,18 @@ final readonly class StyleDesk implements Desk
         $was = $before->document instanceof HouseStyle ? $before->document->mark?->media : null;
         $is = $after->mark?->media;
         if ($was !== $is) {
-            $was === null || $this->references->remove($before->id, $was);
-            $is === null || $this->references->add($before->id, $is);
+            $was === null || $this->references->remove($before->id, References::MEDIA, $was);
+            $is === null || $this->references->add($before->id, References::MEDIA, $is);
         }
         $fonts = $this->fonts->of($before->siteId);
         foreach ($after->types as $step) {
             $fonts->face($step->font, $step->weight);
         }
+    }
+
+    public function uses(LoadedDocument $head): array
+    {
+        return array_column($this->references->usersOf($head->id), 'name');
     }
 
     public function dependsOn(LoadedDocument $head): Depends

@@ -81,6 +81,11 @@ final readonly class SurfaceDesk implements Desk
         $this->entities->flush();
     }
 
+    public function uses(LoadedDocument $head): ?array
+    {
+        return null;
+    }
+
     public function dependsOn(LoadedDocument $head): Depends
     {
         return Depends::onNothing();

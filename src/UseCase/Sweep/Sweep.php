@@ -8,6 +8,7 @@ use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemOperator;
 use League\Flysystem\StorageAttributes;
 use UpperPane\App\Repository\Uploads;
+use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\Core\Site\Patience;
 
 /**
@@ -50,6 +51,7 @@ final readonly class Sweep
                 1000 * (time() - self::TAKEN_S),
                 $dry,
             ),
+            'documents' => $this->documents($dry),
             'uploads' => $this->uploads($dry),
             'media' => $this->media($dry),
             'temporary files' => $this->temporary($dry),
@@ -151,6 +153,31 @@ final readonly class Sweep
             : (int) $this->database->executeStatement("DELETE FROM $table WHERE $where", [$before]);
 
         return ['count' => $count, 'bytes' => 0];
+    }
+
+    /**
+     * Removed a month ago; those that were released stay for their releases.
+     *
+     * @return array{count: int, bytes: int}
+     */
+    private function documents(bool $dry): array
+    {
+        $ids = $this->database->fetchFirstColumn(
+            'SELECT d.id FROM document d WHERE d.removed_ms < ? AND NOT EXISTS '.
+                '(SELECT 1 FROM release_ r WHERE r.design_id = d.id)',
+            [1000 * (time() - Desks::KEPT_DAYS * 86_400)],
+        );
+        foreach ($dry ? [] : $ids as $id) {
+            $this->database->transactional(static function (Connection $database) use ($id): void {
+                $of = ['part' => 'document_id', 'revision' => 'document_id', 'reference' => 'document_id'] +
+                    ['design_surface' => 'design_id', 'document' => 'id'];
+                foreach ($of as $table => $column) {
+                    $database->delete($table, [$column => $id]);
+                }
+            });
+        }
+
+        return ['count' => count($ids), 'bytes' => 0];
     }
 
     /** @return array{count: int, bytes: int} of no medium any more */

@@ -39,6 +39,11 @@ final readonly class NotesDesk implements Desk
     {
     }
 
+    public function uses(LoadedDocument $head): ?array
+    {
+        return null;
+    }
+
     public function dependsOn(LoadedDocument $head): Depends
     {
         return Depends::onNothing();
