@@ -33,9 +33,9 @@ use UpperPane\Core\Book\Book;
 use UpperPane\Core\Book\BookKind;
 use UpperPane\Core\Site\NamedId;
 use UpperPane\Core\Site\Role;
-use UpperPane\Core\Site\Thing;
 use UpperPane\Core\Site\SurfaceKind;
 use UpperPane\Core\Site\SurfaceSheet;
+use UpperPane\Core\Site\Thing;
 
 #[AsCommand('app:demo', 'Loads Harrowmere Landing into an empty database.')]
 final class DemoCommand extends Command
@@ -143,7 +143,8 @@ final class DemoCommand extends Command
         $this->entities->flush();
         foreach ($people as $role => $person) {
             foreach (Harrowmere::ACCESS[$role] as $slug) {
-                $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $sites[$slug]->id, 'on' => Thing::SITE]);
+                $key = ['person' => $person->id, 'site' => $sites[$slug]->id, 'on' => Thing::SITE];
+                $known = $this->entities->find(Access::class, $key);
                 $this->entities->persist($known ?? new Access($person, $sites[$slug], $person->role));
             }
         }

@@ -92,7 +92,8 @@ final class BeginCommand extends Command
             $this->entities->persist($site);
             $this->entities->persist($person);
             $this->entities->flush();
-            $known = $this->entities->find(Access::class, ['person' => $person->id, 'site' => $site->id, 'on' => Thing::SITE]);
+            $key = ['person' => $person->id, 'site' => $site->id, 'on' => Thing::SITE];
+            $known = $this->entities->find(Access::class, $key);
             $this->entities->persist($known ?? new Access($person, $site, Role::Administrator));
             $this->ones->made(BookKind::NAME, Book::of(), 'Book', $site, $person);
             $this->recorder->record($person, 'site.begin', $site->slug);

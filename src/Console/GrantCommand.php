@@ -61,7 +61,8 @@ final class GrantCommand extends Command
             $known === null || $this->entities->remove($known);
             $this->entities->flush();
             $take || $this->entities->persist(new Access($person, $site, $role, $on));
-            $this->recorder->record($person, $take ? 'access.taken' : 'access.given', "$site->slug $on");
+            $done = $take ? 'take' : 'give';
+            $this->recorder->record($person, "access.$done", "$site->slug $on", ['role' => $role->value]);
         });
         $output->writeln($take ? "$email has no role on $on any more." : "$email is {$role->value} on $on.");
 

@@ -352,7 +352,7 @@ final readonly class Documents
         );
     }
 
-    /** @return list<array{id: string, kind: string, name: string, removed_ms: int, by: ?string}> the last removed first */
+    /** @return list<array{id: string, kind: string, name: string, removed_ms: int, by: ?string}> the last one first */
     public function removed(int $site): array
     {
         return array_map(

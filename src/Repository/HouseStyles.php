@@ -36,10 +36,10 @@ final readonly class HouseStyles
     {
         $found = $this->database->fetchOne('SELECT 1 FROM document WHERE id = ? AND kind = ? AND site_id = ? AND removed_ms IS NULL'.
             ($held ? ' LOCK IN SHARE MODE' : ''), [
-            $id,
-            StyleKind::NAME,
-            $site,
-        ]);
+                $id,
+                StyleKind::NAME,
+                $site,
+            ]);
         $style = $found === false ? null : $this->documents->several(StyleKind::NAME, [$id])[$id] ?? null;
 
         return $style instanceof HouseStyle ? $style : null;

@@ -96,6 +96,12 @@ final class OpenApiTest extends ApiCase
     /** @param \Closure(): array<string, string> $step */
     private function ofDesigns(\Closure $step): void
     {
+        $style = self::uuid();
+        $this->call('POST', '/api/sites/harrowmere/styles', ['style' => $style, 'name' => 'Removed'], 201);
+        $this->call('GET', "/api/documents/$style/uses", status: 200);
+        $this->call('DELETE', "/api/documents/$style", status: 204);
+        $this->call('GET', '/api/sites/harrowmere/removed', status: 200);
+        $this->call('POST', "/api/documents/$style/back", [], 204);
         [$design, $board] = ['/api/designs/'.self::BOARD, '/api/documents/'.self::BOARD];
         $made = ['design' => self::uuid(), 'name' => 'New'];
         $this->call('POST', '/api/surfaces/booking/designs', $made, 201);

@@ -10,6 +10,7 @@ use UpperPane\App\UseCase\Sweep\Sweep;
 final class RemoveTest extends ApiCase
 {
     private const DAY_MS = 86_400_000;
+    private const GATE = '0b0c1d00-0000-4000-8000-000000000002';
 
     public function testAStyleGoesWhenNothingUsesIt(): void
     {
@@ -17,21 +18,21 @@ final class RemoveTest extends ApiCase
         $style = self::uuid();
         $this->call('POST', '/api/sites/harrowmere/styles', ['style' => $style, 'name' => 'Winter'], 201);
         $use = static fn (?string $id): array => [['do' => 'design.style', 'style' => $id]];
-        $was = $this->call('GET', '/api/documents/'.self::BOARD, null, 200)['style'];
+        $board = $this->call('GET', '/api/documents/'.self::BOARD, null, 200);
         $this->edit($use($style), 1);
-        self::assertSame(['Booking office board'], $this->uses($style));
+        self::assertSame([$board['name']], $this->uses($style));
         $refused = $this->call('DELETE', "/api/documents/$style", null, 409);
         self::assertSame('document.in_use', $refused['code']);
-        self::assertStringContainsString('Booking office board', $refused['title']);
+        self::assertStringContainsString($board['name'], $refused['title']);
 
-        $this->edit($use($was), 2);
+        $this->edit($use($board['style']), 2);
         $this->call('DELETE', "/api/documents/$style", null, 204);
         $this->call('DELETE', "/api/documents/$style", null, 204);
         self::assertNotContains('Winter', $this->styles());
         self::assertSame('style.gone', $this->edit($use($style), 3, 422)['code']);
         $name = [['do' => 'style.name', 'name' => 'Snow']];
         self::assertSame('document.removed', $this->edit($name, 0, 409, document: $style)['code']);
-        self::assertSame('style.gone', $this->step('undo', 422)['code'], 'undo does not bring back what is gone');
+        self::assertSame('undo.impossible', $this->step('undo', 409)['code'], 'not even by undo');
         [$gone] = $this->call('GET', '/api/sites/harrowmere/removed', null, 200)['removed'];
         self::assertSame([$style, 'style', 'Winter', 'Dina Okafor', 30], [
             ...[$gone['id'], $gone['kind'], $gone['name'], $gone['by'], $gone['days']],
@@ -45,8 +46,8 @@ final class RemoveTest extends ApiCase
     public function testADesignGoesUnlessASurfaceShowsIt(): void
     {
         $this->signIn();
-        self::assertSame('document.in_use', $this->call('DELETE', '/api/documents/'.self::BOARD, null, 409)['code']);
-        self::assertSame(['Booking office'], $this->uses(self::BOARD));
+        self::assertSame('document.in_use', $this->call('DELETE', '/api/documents/'.self::GATE, null, 409)['code']);
+        self::assertSame([$this->handed('gate-1')['surface']['name']], $this->uses(self::GATE));
         $copy = self::uuid();
         $this->call('POST', '/api/designs/'.self::BOARD.'/duplicate', ['design' => $copy, 'name' => 'Copy'], 201);
         $this->call('DELETE', "/api/documents/$copy", null, 204);

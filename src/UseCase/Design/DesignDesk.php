@@ -99,7 +99,8 @@ final readonly class DesignDesk implements Desk
     private function followStyle(LoadedDocument $design, ?string $old, ?string $new): void
     {
         if ($new !== null) {
-            $this->styles->find($design->siteId, $new, true) ?? throw Refusal::because('style.gone', '/commands/0/style');
+            $this->styles->find($design->siteId, $new, true)
+                ?? throw Refusal::because('style.gone', '/commands/0/style');
             $this->references->add($design->id, References::DOCUMENT, $new);
         }
         $old === null || $this->references->remove($design->id, References::DOCUMENT, $old);

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
-use UpperPane\App\UseCase\Gate;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
@@ -13,6 +12,7 @@ use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
+use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Handoff\PlayerState;
 
