@@ -88,6 +88,23 @@ final class StyleTest extends BrowserCase
         $this->assertAccessible($other);
     }
 
+    public function testAStyleThatNothingUsesIsRemovedAndBroughtBack(): void
+    {
+        $this->expectRefusals('status of 409');
+        $page = $this->page();
+        $page->signIn()->open('/stock/styles')->find('.style-work');
+        $called = fn (): string => (string) $page->find('.style-head input')->getAttribute('value');
+        $page->press('Harrowmere', '.styles-body nav')->until('it', fn () => $called() === 'Harrowmere');
+        $page->press('Remove the style')->see('A day on the lake', '[role=alert]');
+        $page->type('#style-new', 'Passing')->press('Make it')->until('made', fn () => $called() === 'Passing');
+        $page->press('Add a colour')->find('.colour-line');
+        $page->press('Remove the style')->see('Passing', '.removed-list');
+        self::assertNotSame('Passing', $called());
+        $page->press('Bring back Passing')->until('as it was', fn () => $called() === 'Passing');
+        self::assertCount(1, $page->all('.colour-line'));
+        $page->gone('.removed-list');
+    }
+
     /** Sets one field of a colour's line: 1 its name, 2 its #RRGGBB. */
     private function set(Page $page, int $line, int $field, string $to): void
     {

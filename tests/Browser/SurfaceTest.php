@@ -183,12 +183,23 @@ final class SurfaceTest extends BrowserCase
     {
         $this->expectRefusals('status of 409', 'status of 422');
         $page = $this->page();
-        $page->signIn()->click('[data-surface="cafe"]')->see('3840 × 2160 px', 'aside');
+        $page->signIn()->find('.groups-of-site');
+        $page->typeIn('New group', 'Quay', WebDriverKeys::ENTER)->find('[aria-label="Name of the group Quay"]');
+        $page->press('Move Quay up', '.groups-of-site')->until(
+            'before the last',
+            fn () => $page->script('return document.activeElement.value') === 'Quay'
+                && $page->script('return document.querySelectorAll(".groups-of-site [id^=group-]")[1].value') === 'Quay',
+        );
+        $page->type('[aria-label="Name of the group Quay"]', 'Quay side', WebDriverKeys::TAB)
+            ->find('[aria-label="Name of the group Quay side"]');
+        $page->press('Remove the group Hall')->see('Hall wall', '.groups-of-site [role=alert]');
+        $this->assertAccessible($page);
+        $page->click('[data-surface="cafe"]')->see('3840 × 2160 px', 'aside');
         $page->press('Duplicate')->see('Café menu board, copy', 'aside h2');
         $copy = '[data-surface="cafe-menu-board-copy"]';
         $page
             ->press('Sheet', '.tabs')
-            ->typeIn('Groups', 'Gates, Quay')
+            ->tick('Quay side')
             ->typeIn('Above the floor', '9999999')
             ->see('outside', 'aside [role=alert]');
         $page
@@ -197,6 +208,8 @@ final class SurfaceTest extends BrowserCase
                 'it stands lower',
                 fn () => str_contains((string) $page->find($copy)->getAttribute('aria-label'), '0.4 m above the floor'),
             );
+        $page->press('All surfaces', 'aside')->see('Quay side', 'aside h2');
+        $page->press('Café menu board, copy', 'aside')->press('Sheet', '.tabs');
         $page->press('Arrange')->drag($copy, 60, -30);
         $floor = fn () => (int) $page->field('Above the floor')->getAttribute('value');
         $page->until('it hangs higher', fn () => $floor() > 400);

@@ -60,7 +60,7 @@ defineExpose({ load })
 
 <style scoped>
 .removed-list {
-  margin: 1.5rem 1rem;
+  margin-top: 1.5rem;
   max-width: 40rem;
 }
 .removed-list h2 {

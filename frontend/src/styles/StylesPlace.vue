@@ -107,6 +107,7 @@ useListening(styles.listen)
             </RouterLink>
           </li>
         </ul>
+        <RemovedList ref="gone" kind="style" :after="field" @back="came" />
       </nav>
       <div v-if="styles.whole" class="style-work">
         <div class="style-head">
@@ -122,7 +123,7 @@ useListening(styles.listen)
           <UndoButtons :undo="styles.undo" @step="(kind) => styles.step(kind)" />
           <TokenFile />
           <button v-if="session.may('design')" type="button" class="btn btn-sm btn-outline-dark" @click="remove">
-            {{ t('style.remove') }}
+            {{ t('style.remove-style') }}
           </button>
         </div>
         <StyleColours />
@@ -132,7 +133,6 @@ useListening(styles.listen)
         <ContrastTable />
       </div>
     </div>
-    <RemovedList ref="gone" kind="style" :after="field" @back="came" />
     <ConflictChoice v-if="styles.conflict" :problem="styles.conflict" @choose="styles.resolve" />
   </section>
 </template>

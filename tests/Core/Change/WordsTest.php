@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Change;
 
 use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Base\Json;
 
 /** A history speaks in words: no command, of whatever kind of document, is without. */
 final class WordsTest extends TestCase
@@ -27,5 +28,14 @@ final class WordsTest extends TestCase
 
         self::assertGreaterThan(60, count($known));
         self::assertSame([], $without);
+    }
+
+    /** Of two words under one key the later one takes the earlier one's place unseen. */
+    public function testNoWordsAreUnderOneKey(): void
+    {
+        foreach (['i18n/en.json', 'player/words.en.json'] as $file) {
+            $text = (string) file_get_contents(\dirname(__DIR__, 3)."/frontend/src/$file");
+            self::assertEquals(json_decode($text, true), json_decode((string) json_encode(Json::decode($text)->raw()), true));
+        }
     }
 }
