@@ -13,6 +13,9 @@ const openings = computed(() => {
   const item = props.zone.items[0]
   return item && 'openings' in item ? (item.openings ?? []) : []
 })
+/** Of art with holes all over, only the first are meant for zones. */
+const MOST = 12
+const covers = computed(() => openings.value.slice(0, MOST).map((one) => one.cover))
 const under = (rect: Rect): void => void floats.placeUnder(props.zone.id, rect)
 </script>
 
@@ -32,7 +35,12 @@ const under = (rect: Rect): void => void floats.placeUnder(props.zone.id, rect)
     </template>
     <template v-else>
       <p class="hint">{{ t('opening.in-pane') }}</p>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.layOver(zone.id)">{{ t('opening.lay-over') }}</button>
+      <div class="opening">
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.layOver(zone.id, covers)">
+          {{ t('opening.lay-with', { count: covers.length }) }}
+        </button>
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.layOver(zone.id)">{{ t('opening.lay-over') }}</button>
+      </div>
     </template>
   </section>
 </template>

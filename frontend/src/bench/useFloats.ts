@@ -145,14 +145,25 @@ export function useFloats() {
     const fill = design.documents[art]?.fill
     return fill && 'ground' in fill ? [{ do: 'fill.set', zone: as, fill: { ...fill, ground: null } }] : []
   }
-  /** What a pane shows as a float over it; the pane is free for what lies beneath. */
-  async function layOver(pane: string): Promise<void> {
+  /**
+   * What a pane shows as a float over it; the pane is free for what lies beneath, and so is a zone under each opening
+   * that is given. The first of these is what one goes on with.
+   */
+  async function layOver(pane: string, openings: Rect[] = []): Promise<void> {
     const rect = design.zones[pane]?.rect
     if (!rect) return
     const zone = design.fresh('z')
     const made = placed(zone, rect)
     const emptied = { do: 'fill.begin', zone: pane, kind: 'empty', entry: design.fresh('e') }
-    await laid(zone, [made, ...seenThrough(pane, zone), emptied] as Command[])
+    const under = openings.map(([x, y, width, height]) => {
+      const one = design.fresh('z')
+      design.covering.add(one)
+      return { one, made: placed(one, [rect[0] + x, rect[1] + y, width, height], zone) }
+    })
+    const commands = [made, ...seenThrough(pane, zone), emptied, ...under.map((each) => each.made)]
+    // A zone that was laid under an opening is there to be filled.
+    if (under.length) design.shown = 'stock'
+    await laid(under[0]?.one ?? zone, commands as Command[])
   }
   /** A medium of the Stock as a float around a point, in its own pixels where they take up at most half the canvas. */
   async function placeMedium(media: MediaLine, [x, y]: [number, number]): Promise<void> {
