@@ -6,15 +6,17 @@ import parser from 'vue-eslint-parser'
 const uses = {
   plan: [],
   api: ['plan'],
-  ui: ['api', 'plan', 'session', 'stock'],
+  ui: ['api', 'plan'],
   session: ['api', 'ui'],
   stock: ['api', 'session', 'ui', 'plan'],
   document: ['api', 'session', 'stock', 'ui'],
-  bench: ['api', 'document', 'plan', 'session', 'stock', 'ui'],
+  bench: ['api', 'document', 'plan', 'session', 'stock', 'styles', 'ui'],
   surface: ['api', 'document', 'plan', 'session', 'ui'],
   elevation: ['api', 'document', 'plan', 'session', 'surface', 'ui'],
   designs: ['api', 'document', 'session', 'surface', 'ui'],
+  styles: ['api', 'document', 'plan', 'session', 'stock', 'ui'],
   handoff: ['plan', 'api', 'session', 'ui'],
+  shell: ['api', 'session', 'stock', 'ui'],
   player: ['plan'],
 }
 const folders = Object.keys(uses)
@@ -23,9 +25,13 @@ const boundary = (folder) => ({
   rules: {
     'no-restricted-imports': ['error', {
       patterns: [{
-        group: folders.filter((other) => other !== folder && !uses[folder].includes(other)).map((other) => `../${other}/*`),
+        regex: `^(\\.\\./)+(${folders.filter((other) => other !== folder && !uses[folder].includes(other)).join('|')})/`,
         message: `${folder}/ may use only: ${uses[folder].join(', ') || 'nothing'}.`,
-      }],
+      }, ...folder === 'bench' ? [{
+        regex: '/api/client$',
+        importNames: ['call'],
+        message: 'The bench asks through the functions of api/.',
+      }] : []],
     }],
   },
 })

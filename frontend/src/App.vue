@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useTemplateRef } from 'vue'
 import { useRoute } from 'vue-router'
-import TheLintel from './ui/TheLintel.vue'
+import TheLintel from './shell/TheLintel.vue'
 import { useDialogFocus, useKeptFocus } from './ui/useKeptFocus'
 
 const route = useRoute()

@@ -1,3 +1,8 @@
+import type { Plan, Rect } from '../plan/types'
+import { call } from './client'
+import type { ReleaseLine } from './handoff'
+import type { Finding } from './types'
+
 /** A design in the list of a site's designs. */
 export interface DesignLine {
   id: string
@@ -11,3 +16,60 @@ export interface DesignLine {
   changed_by: string | null
   archived: boolean
 }
+
+interface Sheet {
+  plan: Plan
+  findings: Finding[]
+}
+/** A design as it is on a surface. */
+export interface SurfaceSheet extends Sheet {
+  surface: { code: string; name: string }
+}
+/** A design as it is in a house style. */
+interface StyleSheet extends Sheet {
+  style: { id: string; name: string }
+}
+/** An earlier revision, and what is different from now. */
+export interface Past {
+  revision: number
+  plan: Plan
+  differences: {
+    what: 'design' | 'scene' | 'zone'
+    change: string
+    letter?: string
+    name?: string
+    was?: Rect
+    is?: Rect
+  }[]
+}
+
+/** Null when it cannot be had now. */
+export const planOf = (design: string): Promise<Plan | null> =>
+  call<{ plan: Plan }>('GET', `/api/designs/${design}/plan`).then(
+    (answer) => answer.plan,
+    () => null,
+  )
+export const plansOn = (design: string, surfaces: string[]): Promise<SurfaceSheet[]> =>
+  surfaces.length === 0
+    ? Promise.resolve([])
+    : call<{ plans: SurfaceSheet[] }>('GET', `/api/designs/${design}/plans?surfaces=${surfaces.join(',')}`).then(
+        (answer) => answer.plans,
+      )
+export const plansIn = (design: string, styles: string[]): Promise<StyleSheet[]> =>
+  styles.length === 0
+    ? Promise.resolve([])
+    : call<{ plans: StyleSheet[] }>('GET', `/api/designs/${design}/styled?styles=${styles.join(',')}`).then(
+        (answer) => answer.plans,
+      )
+export const pastOf = (design: string, revision: number): Promise<Past> =>
+  call('GET', `/api/designs/${design}/revisions/${revision}`)
+/** None when they cannot be had now. */
+export const releasesOf = (design: string): Promise<ReleaseLine[]> =>
+  call<{ releases: ReleaseLine[] }>('GET', `/api/designs/${design}/releases`).then(
+    (answer) => answer.releases,
+    () => [],
+  )
+export const release = (
+  design: string,
+  made: { revision: number; note: string; surfaces: string[]; made_as: string },
+): Promise<ReleaseLine> => call('POST', `/api/designs/${design}/releases`, made)

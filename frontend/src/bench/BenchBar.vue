@@ -4,11 +4,11 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import UndoButtons from '../document/UndoButtons.vue'
 import { listed } from '../ui/format'
-import type { Aside } from './column'
-import { useDesign } from './design'
+import type { Aside } from './aside/column'
+import { useDesign } from './store/design'
 import DesignName from './DesignName.vue'
-import SceneFrieze from './SceneFrieze.vue'
-import ReleaseSheet from './ReleaseSheet.vue'
+import SceneFrieze from './scenes/SceneFrieze.vue'
+import ReleaseSheet from './aside/ReleaseSheet.vue'
 
 defineProps<{ plays?: string | undefined }>()
 const emit = defineEmits<{ open: [scene: string, layout: 'own' | 'turned']; aside: [aside: Aside] }>()

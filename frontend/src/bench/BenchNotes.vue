@@ -5,9 +5,9 @@ import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
 import { useLabels } from '../document/labels'
 import RefusalNote from '../ui/RefusalNote.vue'
-import { besideFields } from './besideFields'
-import { useDesign } from './design'
-import { useGone } from './useMerge'
+import { besideFields } from './fills/besideFields'
+import { useDesign } from './store/design'
+import { useGone } from './canvas/useMerge'
 
 /** What is said over the drawing, without moving it: a refusal, what others did, and content that went. */
 const { t } = useI18n()

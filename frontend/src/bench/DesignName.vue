@@ -2,7 +2,7 @@
 import { BFormInput } from 'bootstrap-vue-next'
 import { nextTick, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { useDesign } from './design'
+import { useDesign } from './store/design'
 
 /** The design's name; a click on it, or Enter, lets it be typed anew. Escape leaves it as it is. */
 defineProps<{ editable: boolean }>()

@@ -3,9 +3,9 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
-import type { Aside } from './column'
-import { useDesign } from './design'
-import { useDrawing } from './drawing'
+import type { Aside } from './aside/column'
+import { useDesign } from './store/design'
+import { useDrawing } from './canvas/drawing'
 
 const emit = defineEmits<{ aside: [aside: Aside] }>()
 const { t } = useI18n()

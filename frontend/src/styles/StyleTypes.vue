@@ -4,7 +4,7 @@ import { watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { faceName, loadFace } from '../plan/faces'
 import { useSession } from '../session/session'
-import { useFaces } from '../ui/useFaces'
+import { useFaces } from '../stock/useFaces'
 import { useStyles, type TypeStep } from './styles'
 
 const { t } = useI18n()

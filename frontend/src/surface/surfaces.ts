@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { call } from '../api/client'
+import { elevationOf } from '../api/sites'
 import type { Elevation, Output, SheetFields, SurfaceWhole } from '../api/surfaces'
 import type { Command } from '../api/types'
 import { useDocument } from '../document/useDocument'
@@ -27,7 +28,7 @@ export const useSurfaces = defineStore('surfaces', () => {
 
   async function load(): Promise<void> {
     try {
-      elevation.value = await call<Elevation>('GET', `/api/sites/${session.slug}/elevation`)
+      elevation.value = await elevationOf(session.slug)
     } catch (refused) {
       fault.value = refused
     }

@@ -1,0 +1,30 @@
+import { computed, type ComputedRef } from 'vue'
+import type { Shown } from '../../plan/stage'
+import { useDesign } from '../store/design'
+
+/** The layout that is open, as the renderer takes it: a round of one scene that never ends. */
+export function useSceneStage(): ComputedRef<Shown> {
+  const design = useDesign()
+  return computed(() => {
+    const answer = design.answer
+    const line = answer ? design.scenes[answer.scene] : undefined
+    if (!answer || !line) return { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, days: [] }
+    const zones = design.layers.flatMap((id) => (design.zones[id]?.hidden ? [] : (design.zones[id] ?? [])))
+    return {
+      canvas: answer.canvas,
+      scenes: {
+        [answer.scene]: {
+          name: line.name,
+          ms: null,
+          transition: { kind: 'cut', ms: 0 },
+          place: [0, 0, ...answer.canvas],
+          ground: line.ground,
+          mark: line.mark,
+          zones,
+        },
+      },
+      round: { scenes: [{ scene: answer.scene, ms: null }], cycle_ms: null },
+      days: [answer.midnight_ms],
+    }
+  })
+}
