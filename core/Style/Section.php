@@ -37,9 +37,15 @@ enum Section: string
             $one instanceof SpaceStep => $one->px,
             default => 0,
         };
-        uksort($named, static fn (int|string $a, int|string $b): int => $rank($named[$a]) <=> $rank($named[$b])
-            ?: strnatcasecmp($named[$a]->name, $named[$b]->name)
-            ?: strcmp((string) $a, (string) $b));
+        // A stable sort: of one rank and name, by their ids.
+        ksort($named, \SORT_STRING);
+        uasort(
+            $named,
+            static fn (NamedColour|TypeStep|SpaceStep $one, NamedColour|TypeStep|SpaceStep $other): int => [
+                $rank($one) <=> $rank($other),
+                strnatcasecmp($one->name, $other->name),
+            ] <=> [0, 0],
+        );
 
         return $named;
     }

@@ -102,10 +102,11 @@ final class DisplayTest extends TestCase
         self::assertSame('edid.no_size', $small->findings()[0]->code);
     }
 
-    /** Cm bytes are rounded: a timing within 10 mm of them is the finer word for the same size, one farther off is not. */
+    /** Cm bytes are rounded: a timing within 10 mm of them is the finer word for the same size, others are not. */
     public function testTheTimingCountsWithinTenMm(): void
     {
-        foreach ([[1200, 670, 'timing'], [1199, 680, 'cm_bytes'], [1220, 690, 'timing'], [1210, 691, 'cm_bytes']] as [$x, $y, $from]) {
+        $sizes = [[1200, 670, 'timing'], [1199, 680, 'cm_bytes'], [1220, 690, 'timing'], [1210, 691, 'cm_bytes']];
+        foreach ($sizes as [$x, $y, $from]) {
             $edid = Edid::read($bytes = self::built(mm: [$x, $y]));
             self::assertStringContainsString("$x mm x $y mm", self::decode($bytes));
             self::assertSame([$from === 'timing' ? [$x, $y] : [1210, 680], $from], [$edid->activeMm, $edid->sizeFrom]);

@@ -22,10 +22,9 @@ final readonly class OwnStarters implements Document
     /** @param array<string, OwnStarter> $starters by id */
     private static function inOrder(array $starters): self
     {
-        $byName = static function (int|string $a, int|string $b) use ($starters): int {
-            return strnatcasecmp($starters[$a]->name, $starters[$b]->name) ?: strcmp((string) $a, (string) $b);
-        };
-        uksort($starters, $byName);
+        // A stable sort: of one name, by their ids.
+        ksort($starters, \SORT_STRING);
+        uasort($starters, static fn (OwnStarter $one, OwnStarter $other) => strnatcasecmp($one->name, $other->name));
 
         return new self($starters);
     }

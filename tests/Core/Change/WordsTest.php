@@ -35,7 +35,8 @@ final class WordsTest extends TestCase
     {
         foreach (['i18n/en.json', 'player/words.en.json'] as $file) {
             $text = (string) file_get_contents(\dirname(__DIR__, 3)."/frontend/src/$file");
-            self::assertEquals(json_decode($text, true), json_decode((string) json_encode(Json::decode($text)->raw()), true));
+            $strict = json_decode((string) json_encode(Json::decode($text)->raw()), true);
+            self::assertEquals(json_decode($text, true), $strict);
         }
     }
 }

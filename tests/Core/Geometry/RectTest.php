@@ -13,7 +13,11 @@ use UpperPane\Core\Geometry\Size;
 
 final class RectTest extends TestCase
 {
-    /** From a single pixel to the largest canvas; what is read is what was written. */
+    /**
+     * From a single pixel to the largest canvas; what is read is what was written.
+     *
+     * @param list<int> $sides
+     */
     #[TestWith([[0, 0, 1, 1]])]
     #[TestWith([[Size::LARGEST_PX, Size::LARGEST_PX, Size::LARGEST_PX, Size::LARGEST_PX]])]
     public function testReadsWhatAPixelCanBe(array $sides): void
@@ -24,7 +28,11 @@ final class RectTest extends TestCase
         self::assertSame($beyond, Rect::parseAnywhere(Input::of($beyond))->toArray());
     }
 
-    /** The place of what is wrong is named, whichever side it is. */
+    /**
+     * The place of what is wrong is named, whichever side it is.
+     *
+     * @param list<int> $sides
+     */
     #[TestWith([[0, 0, 0, 1], 2])]
     #[TestWith([[0, 0, 1, 0], 3])]
     #[TestWith([[0, 0, Size::LARGEST_PX + 1, 1], 2])]

@@ -218,7 +218,11 @@ final class OutputTest extends TestCase
         self::assertContains('hall & co · 5', $words);
     }
 
-    /** Numbers stand at every 100 px, and only where a letter of a 90th of the lesser side is legible: 8 px and more. */
+    /**
+     * Numbers stand at every 100 px, where a letter of a 90th of the lesser side is legible: 8 px and more.
+     *
+     * @param array{int, int} $native
+     */
     #[TestWith([[1280, 720], 12 + 7])]
     #[TestWith([[1280, 719], 0])]
     #[TestWith([[740, 740], 7 + 7])]
@@ -226,7 +230,8 @@ final class OutputTest extends TestCase
     public function testTheRulerHasNumbersWhereTheyCanBeRead(array $native, int $numbers): void
     {
         $surface = $this->wall(1, 1, 0, $native);
-        preg_match_all('/>(\d+00)<\/text>/', TestCard::svg(Wiring::onePerOutput($surface, ['p' => 1])->outputs[0], $surface), $found);
+        $svg = TestCard::svg(Wiring::onePerOutput($surface, ['p' => 1])->outputs[0], $surface);
+        preg_match_all('/>(\d+00)<\/text>/', $svg, $found);
 
         self::assertCount($numbers, $found[1]);
     }
