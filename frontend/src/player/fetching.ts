@@ -1,15 +1,21 @@
 import { isUploaded, loadFace } from '../plan/faces'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
-import type { Held, Identity, Interval, PlanRef, Sheets } from './store'
+import type { Beside, Held, Identity, Interval, Named, PlanRef } from './store'
 import { verified } from './verified'
 
+interface FileRef {
+  sha256: string
+  url: string
+}
 /** Orders name a programme; those written before there were programmes, and not yet written again, a release. */
 interface Orders {
   number: number
   programme?: { number: number; sha256: string; url: string } | null
   /** By plan and key; a list, always empty, in those of the version before. */
-  sheets?: Record<string, Record<string, { sha256: string; url: string }>> | never[]
+  sheets?: Record<string, Record<string, FileRef>> | never[]
+  /** Days and changes of clocks ahead; null until there is one. */
+  almanac?: FileRef | null
   release?: { id: number; number: number; name: string; sha256: string; base: string; start_ms: number } | null
 }
 interface Programme {
@@ -100,17 +106,27 @@ export async function takeWhole(order: Wanted): Promise<Held> {
   return { number: order.number, sha256: order.sha256, intervals, idle, plans }
 }
 
-/** The sheets that orders name: those that are held already, and the others, each checked. */
-export async function takeSheets(orders: Orders, held: Sheets): Promise<Sheets> {
-  const taken: Sheets = {}
-  for (const [plan, keys] of Object.entries(orders.sheets ?? {}))
-    for (const [key, { sha256, url }] of Object.entries(keys)) {
-      const known = held[plan]?.[key]
-      const content =
-        known?.sha256 === sha256 ? known.content : await checked(await caches.open(`release-${plan}`), url, sha256)
-      ;(taken[plan] ??= {})[key] = { sha256, content }
+/**
+ * The almanac and the sheets that orders name, each by itself: what is held already stays, and one that cannot be had now
+ * keeps neither the others nor the programme away; then what was held in its place goes on.
+ */
+export async function takeBeside(orders: Orders, held: Beside): Promise<Beside> {
+  const take = async (name: string, file: FileRef, known: Named | undefined | null): Promise<Named | null> => {
+    if (known?.sha256 === file.sha256) return known
+    try {
+      return { sha256: file.sha256, content: await checked(await caches.open(name), file.url, file.sha256) }
+    } catch {
+      return known ?? null
     }
-  return taken
+  }
+  const almanac = orders.almanac ? await take('almanac', orders.almanac, held.almanac) : null
+  const sheets: Beside['sheets'] = {}
+  for (const [plan, keys] of Object.entries(orders.sheets ?? {}))
+    for (const [key, file] of Object.entries(keys)) {
+      const taken = await take(`release-${plan}`, file, held.sheets[plan]?.[key])
+      if (taken) (sheets[plan] ??= {})[key] = taken
+    }
+  return { almanac, sheets }
 }
 
 /** Keeps what these programmes need; what is older goes. */

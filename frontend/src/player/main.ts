@@ -1,7 +1,7 @@
 import { reach } from '../plan/elsewhere'
 import { loadFace } from '../plan/faces'
 import type { Showing } from '../plan/stage'
-import { askTime, fetchOrders, forgetOthers, sendProof, takeSheets, takeWhole, wanted } from './fetching'
+import { askTime, fetchOrders, forgetOthers, sendProof, takeBeside, takeWhole, wanted } from './fetching'
 import { askToBe, ownIdentity } from './pairing'
 import { whatShows, type Shows } from './shows'
 import { loadKept, saveKept, type Held, type Identity, type Kept } from './store'
@@ -82,7 +82,11 @@ class Player {
       const orders = await fetchOrders(this.identity)
       const order = wanted(orders)
       if (orders.number < this.kept.ordersNumber || !order) return
-      this.kept.sheets = await takeSheets(orders, this.kept.sheets)
+      const beside = await takeBeside(orders, this.kept.beside)
+      if (JSON.stringify(beside) !== JSON.stringify(this.kept.beside)) {
+        this.kept.beside = beside
+        await saveKept(code, this.kept)
+      }
       const known = this.kept.next ?? this.kept.now
       if (
         known?.sha256 === order.sha256 ||

@@ -30,14 +30,22 @@ export interface Held {
   idle: PlanRef | null
   plans: Record<string, Plan>
 }
-/** Data sheets by the plan that they are for and the key that it names. */
-export type Sheets = Record<string, Record<string, { sha256: string; content: unknown }>>
+/** A file taken by its SHA-256. */
+export interface Named {
+  sha256: string
+  content: unknown
+}
+/** What comes beside programmes: the almanac, and data sheets by the plan that they are for and the key that it names. */
+export interface Beside {
+  almanac: Named | null
+  sheets: Record<string, Record<string, Named>>
+}
 interface Kept {
   now: Held | null
   next: Held | null
   ordersNumber: number
   offset: number | null
-  sheets: Sheets
+  beside: Beside
 }
 
 /** What was kept before there were programmes: one release and its plan. */
@@ -73,9 +81,10 @@ export const loadIdentity = (code: string): Promise<Identity | undefined> => get
 export const saveIdentity = (code: string, identity: Identity): Promise<void> => set(key(code, 'identity'), identity)
 export const loadKept = async (code: string): Promise<Kept> => {
   const kept = await get<Kept>(key(code, 'kept'))
+  const beside: Beside = kept?.beside ?? { almanac: null, sheets: {} }
   return kept
-    ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next), sheets: kept.sheets ?? {} }
-    : { now: null, next: null, ordersNumber: 0, offset: null, sheets: {} }
+    ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next), beside }
+    : { now: null, next: null, ordersNumber: 0, offset: null, beside }
 }
 export const saveKept = (code: string, kept: Kept): Promise<void> =>
   set(key(code, 'kept'), JSON.parse(JSON.stringify(kept)) as Kept)

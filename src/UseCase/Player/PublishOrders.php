@@ -76,6 +76,8 @@ final readonly class PublishOrders
                         'url' => "/released/{$programme->folder}/programme.json",
                     ],
             'sheets' => $order === null ? [] : (object) $this->sheets($order),
+            // Its place: what days and clocks are ahead is not written yet.
+            'almanac' => null,
         ]);
     }
 
