@@ -7,7 +7,7 @@ import { storage } from './storage'
 interface Asked {
   method: string
   path: string
-  body: { revision: number; commands: unknown[]; client: string; sure: boolean }
+  body: { revision: number; shown: number; commands: unknown[]; client: string; sure: boolean }
 }
 const asked = vi.hoisted((): Asked[] => [])
 /** What the server says next, by method and path; a promise keeps it waiting. */
@@ -93,5 +93,48 @@ describe('a document on a page', () => {
       [9, true],
     ])
     expect([document.conflict.value, document.waiting.value]).toEqual([null, 0])
+  })
+
+  it('lets mine go when theirs is chosen', async () => {
+    const document = made()
+    await document.open('f')
+    const conflict = { status: 409, code: 'document.changed_since', revision: 9 } as Problem
+    server.answer = (_, path) => {
+      if (path.endsWith('/batches')) throw new ProblemError(conflict)
+      return said(9)
+    }
+    await document.send(name('mine'))
+    await document.resolve(false)
+    expect([batches().length, document.waiting.value, document.revision.value]).toEqual([1, 0, 9])
+    server.answer = () => said(10)
+    expect(await document.step('undo'), 'undo waits for nothing').toBe(true)
+  })
+
+  it('says what the page shows already, so that only what is new need be answered', async () => {
+    const document = made()
+    await document.open('g')
+    await Promise.all([document.send(name('one')), document.send(name('two'))])
+    expect(batches().map((one) => one.body.shown)).toEqual([5, 7])
+  })
+
+  it.each([
+    ['a fault of the server', { status: 500, code: 'server.fault' }, 'away'],
+    ['an expired sign-in', { status: 401, code: 'session.needed' }, 'signed-out'],
+    ['a document that was removed meanwhile', { status: 409, code: 'document.removed' }, 'away'],
+  ])('keeps what was done through %s', async (_, problem, state) => {
+    const document = made()
+    await document.open('h')
+    server.answer = (_, path) => {
+      if (path.endsWith('/batches')) throw new ProblemError(problem as Problem)
+      return said(5)
+    }
+    await document.send(name('kept'))
+    expect([document.state.value, document.waiting.value]).toEqual([state, 1])
+    // Another page of the same person finds it, where this one is gone.
+    server.answer = (_, path) => said(path.endsWith('/batches') ? 6 : 5)
+    const again = made()
+    await again.open('h')
+    await again.settled()
+    expect([again.waiting.value, batches().at(-1)?.body.commands]).toEqual([0, name('kept')])
   })
 })

@@ -141,9 +141,14 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
       await failed(error, current)
     } finally {
       running = null
-      if (current === queue) waiting.value = current.length
-      if (current.length === 0) for (const done of idle.splice(0)) done()
+      left(current)
     }
+  }
+
+  /** How much waits now; whoever waits for nothing goes on. */
+  function left(current: BatchQueue): void {
+    if (current === queue) waiting.value = current.length
+    if (current.length === 0) for (const done of idle.splice(0)) done()
   }
 
   async function failed(error: unknown, current: BatchQueue): Promise<void> {
@@ -179,6 +184,7 @@ export function useDocument<Answer extends DocumentAnswer>({ take, view, spot, m
     if (!queue || !seen) return
     if (mine) await queue.rebase(seen.revision ?? revision.value)
     else await queue.shift()
+    left(queue)
     conflict.value = null
     await reload()
     await run()

@@ -33,7 +33,10 @@ describe('what comes beside a programme', () => {
     expect(asked).toEqual(['/a', '/one', '/two'])
   })
   it('goes on with what was held where a new one cannot be had, and takes the rest', async () => {
-    const held = { almanac: { sha256: 'old', content: 'old' }, sheets: { p: { s1: { sha256: 'old', content: 'old' } } } }
+    const held = {
+      almanac: { sha256: 'old', content: 'old' },
+      sheets: { p: { s1: { sha256: 'old', content: 'old' } } },
+    }
     const gone = { url: '/gone', sha256: SUMS['/one']! }
     const taken = await takeBeside({ ...orders, almanac: gone, sheets: { ...orders.sheets, p: { s1: gone } } }, held)
     expect(taken.almanac).toBe(held.almanac)

@@ -107,8 +107,8 @@ export async function takeWhole(order: Wanted): Promise<Held> {
 }
 
 /**
- * The almanac and the sheets that orders name, each by itself: what is held already stays, and one that cannot be had now
- * keeps neither the others nor the programme away; then what was held in its place goes on.
+ * The almanac and the sheets that orders name, each by itself: what is held already stays, and one that cannot be had
+ * now keeps neither the others nor the programme away; then what was held in its place goes on.
  */
 export async function takeBeside(orders: Orders, held: Beside): Promise<Beside> {
   const take = async (name: string, file: FileRef, known: Named | undefined | null): Promise<Named | null> => {

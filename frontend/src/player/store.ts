@@ -35,7 +35,7 @@ export interface Named {
   sha256: string
   content: unknown
 }
-/** What comes beside programmes: the almanac, and data sheets by the plan that they are for and the key that it names. */
+/** What comes beside programmes: the almanac, and data sheets by the plan they are for and the key that it names. */
 export interface Beside {
   almanac: Named | null
   sheets: Record<string, Record<string, Named>>
