@@ -21,6 +21,7 @@ use UpperPane\Core\Layout\GlazingReader;
 use UpperPane\Core\Layout\Length;
 use UpperPane\Core\Layout\PartSize;
 use UpperPane\Core\Output\OutputMap;
+use UpperPane\Core\Site\NamedArea;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\PanelGrid;
 use UpperPane\Core\Time\ClockPattern;
@@ -105,6 +106,21 @@ final class LimitsTest extends TestCase
         );
         yield 'focus' => [$picture('focus'), [0, 100_000], [0, 100_001], 'input.range'];
         yield 'focus least' => [$picture('focus'), [0, 0], [-1, 0], 'input.range'];
+        $page = static fn (string $key) => static fn (mixed $value) => FillReader::read(Input::of([$key => $value] + [
+            'kind' => 'web',
+            'address' => '',
+            'width' => 1280,
+            'scroll' => 0,
+            'refresh_s' => null,
+            'still' => null,
+            'ground' => '#FFFFFF',
+        ]));
+        foreach (['width' => [200, 7680], 'scroll' => [0, 50_000], 'refresh_s' => [10, 86_400]] as $key => $ends) {
+            yield "page $key" => [$page($key), $ends[1], $ends[1] + 1, 'input.range'];
+            yield "page $key least" => [$page($key), $ends[0], $ends[0] - 1, 'input.range'];
+        }
+        $area = static fn (mixed $rect) => NamedArea::parse(Input::of(['name' => 'n', 'unit' => '%', 'rect' => $rect]));
+        yield 'area in %' => [$area, [0, 0, 100, 100], [0, 0, 100, 100.001], 'input.range'];
         $faces = static fn (int $count) => array_fill(0, $count, [0, 0, 1, 1]);
         yield 'faces' => [$picture('faces'), $faces(50), $faces(51), 'input.count'];
         yield 'a face’s width' => [

@@ -203,6 +203,13 @@ final class ParticularsTest extends TestCase
         self::assertSame($ids, $sheet->with(['groups' => [' a', 'b ', 'a', $ids[1]]])->groups());
     }
 
+    /** What stands for no surface yet is as large as it was said to be. */
+    public function testASizeAloneHasItsMeasure(): void
+    {
+        $surface = SurfaceSheet::ofSize(Size::of(1920, 1080), 1_209_600, 680_400)->surface;
+        self::assertSame([1_209_600, 680_400], [$surface->widthUm(1920), $surface->heightUm(1080)]);
+    }
+
     /** The next output is the first that carries nothing; else one beyond the first player's. */
     public function testTheNextOutputIsAFreeOne(): void
     {
