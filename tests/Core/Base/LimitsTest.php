@@ -14,6 +14,8 @@ use UpperPane\Core\Design\DesignKind;
 use UpperPane\Core\Design\Fill\Colour;
 use UpperPane\Core\Design\Fill\FillReader;
 use UpperPane\Core\Design\Fill\Transition;
+use UpperPane\Core\Design\Starters\OwnStarters;
+use UpperPane\Core\Design\Starters\PutStarter;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Handoff\Proof;
@@ -119,6 +121,21 @@ final class LimitsTest extends TestCase
             yield "page $key" => [$page($key), $ends[1], $ends[1] + 1, 'input.range'];
             yield "page $key least" => [$page($key), $ends[0], $ends[0] - 1, 'input.range'];
         }
+        $clip = static fn (mixed $radius) => FillReader::read(
+            Input::of(['clip' => ['shape' => 'rectangle', 'radius' => $radius]] + Sketch::picture('p')),
+        );
+        yield 'clip radius' => [$clip, 10_000, 10_001, 'input.range'];
+        yield 'clip radius least' => [$clip, 0, -1, 'input.range'];
+        $starters = static fn (mixed $count) => array_reduce(
+            range(1, is_int($count) ? $count : 0),
+            static fn (OwnStarters $all, int $i) => PutStarter::parse(Input::of([
+                'do' => 'starter.put',
+                'id' => "k$i",
+                'starter' => ['name' => 'Kept', 'tree' => ['pane' => '1']],
+            ]))->apply($all)->after,
+            OwnStarters::none(),
+        );
+        yield 'starters' => [$starters, 200, 201, 'starter.too_many'];
         $area = static fn (mixed $rect) => NamedArea::parse(Input::of(['name' => 'n', 'unit' => '%', 'rect' => $rect]));
         yield 'area in %' => [$area, [0, 0, 100, 100], [0, 0, 100, 100.001], 'input.range'];
         $faces = static fn (int $count) => array_fill(0, $count, [0, 0, 1, 1]);
