@@ -7,37 +7,21 @@ namespace UpperPane\Core\Book;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
-use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Change\OnePart;
 use UpperPane\Core\Change\Scopes;
-use UpperPane\Core\Change\Stored;
 
 /**
  * A site's book as one kind of document, all in one part.
  *
- * @implements Kind<Book>
+ * @extends OnePart<Book>
  */
-final class BookKind implements Kind
+final class BookKind extends OnePart
 {
     public const NAME = 'book';
-    private const HEAD = 'head';
 
     public function name(): string
     {
         return self::NAME;
-    }
-
-    public function upgraded(array $parts): array
-    {
-        return $parts;
-    }
-
-    public function stored(array $parts): Book
-    {
-        return Stored::read('', static function () use ($parts): Book {
-            $head = json_decode($parts[self::HEAD] ?? '', false, 512, \JSON_THROW_ON_ERROR);
-
-            return Book::parse(Input::json($head));
-        });
     }
 
     public function read(Input $input): Book
@@ -52,16 +36,6 @@ final class BookKind implements Kind
             [RemoveGroup::NAME, RemoveGroup::class],
             [MoveGroup::NAME, MoveGroup::class],
         ]);
-    }
-
-    public function parts(Document $document, ?Document $before = null): array
-    {
-        return [
-            self::HEAD => json_encode(
-                $document->toArray(),
-                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-            ),
-        ];
     }
 
     public function versions(Document $theirs, Document $mine, Scopes $touched): array

@@ -7,19 +7,17 @@ namespace UpperPane\Core\Style;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
-use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Change\OnePart;
 use UpperPane\Core\Change\Scopes;
-use UpperPane\Core\Change\Stored;
 
 /**
  * House styles as one kind of document, each in one part.
  *
- * @implements Kind<HouseStyle>
+ * @extends OnePart<HouseStyle>
  */
-final class StyleKind implements Kind
+final class StyleKind extends OnePart
 {
     public const NAME = 'style';
-    private const HEAD = 'head';
     private const COMMANDS = [
         [NameStyle::NAME, NameStyle::class],
         [PutNamed::COLOUR, PutNamed::class],
@@ -33,20 +31,6 @@ final class StyleKind implements Kind
         return self::NAME;
     }
 
-    public function upgraded(array $parts): array
-    {
-        return $parts;
-    }
-
-    public function stored(array $parts): HouseStyle
-    {
-        return Stored::read('', static function () use ($parts): HouseStyle {
-            $head = json_decode($parts[self::HEAD] ?? '', false, 512, \JSON_THROW_ON_ERROR);
-
-            return HouseStyle::parse(Input::json($head));
-        });
-    }
-
     public function read(Input $input): HouseStyle
     {
         return HouseStyle::parse($input);
@@ -55,16 +39,6 @@ final class StyleKind implements Kind
     public function commands(): Commands
     {
         return Commands::of(self::COMMANDS);
-    }
-
-    public function parts(Document $document, ?Document $before = null): array
-    {
-        return [
-            self::HEAD => json_encode(
-                $document->toArray(),
-                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-            ),
-        ];
     }
 
     public function versions(Document $theirs, Document $mine, Scopes $touched): array

@@ -7,37 +7,21 @@ namespace UpperPane\Core\Design\Starters;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Change\Commands;
 use UpperPane\Core\Change\Document;
-use UpperPane\Core\Change\Kind;
+use UpperPane\Core\Change\OnePart;
 use UpperPane\Core\Change\Scopes;
-use UpperPane\Core\Change\Stored;
 
 /**
  * A site's own starters as one kind of document, all in one part.
  *
- * @implements Kind<OwnStarters>
+ * @extends OnePart<OwnStarters>
  */
-final class StartersKind implements Kind
+final class StartersKind extends OnePart
 {
     public const NAME = 'starters';
-    private const HEAD = 'head';
 
     public function name(): string
     {
         return self::NAME;
-    }
-
-    public function upgraded(array $parts): array
-    {
-        return $parts;
-    }
-
-    public function stored(array $parts): OwnStarters
-    {
-        return Stored::read('', static function () use ($parts): OwnStarters {
-            $head = json_decode($parts[self::HEAD] ?? '', false, 512, \JSON_THROW_ON_ERROR);
-
-            return OwnStarters::parse(Input::json($head));
-        });
     }
 
     public function read(Input $input): OwnStarters
@@ -48,16 +32,6 @@ final class StartersKind implements Kind
     public function commands(): Commands
     {
         return Commands::of([[PutStarter::NAME, PutStarter::class]]);
-    }
-
-    public function parts(Document $document, ?Document $before = null): array
-    {
-        return [
-            self::HEAD => json_encode(
-                $document->toArray(),
-                \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES,
-            ),
-        ];
     }
 
     public function versions(Document $theirs, Document $mine, Scopes $touched): array
