@@ -56,12 +56,15 @@ final readonly class RightsListener
     /** @param list<Role> $roles whoever is one of them somewhere comes in; where, the use case asks */
     private function isOneOf(Person $person, array $roles): bool
     {
-        foreach (in_array($person->role, $roles, true) ? [] : $this->gate->roles($person) as $role) {
+        if (in_array($person->role, $roles, true)) {
+            return true;
+        }
+        foreach ($this->gate->roles($person) as $role) {
             if (in_array($role, $roles, true)) {
                 return true;
             }
         }
 
-        return in_array($person->role, $roles, true);
+        return false;
     }
 }
