@@ -3,10 +3,14 @@ import { fontsOf } from '../api/sites'
 import type { FontLine } from '../api/types'
 import { useSession } from '../session/session'
 
+/** What is on its way: fields that appear together ask once. */
+let asking: Promise<FontLine[]> | null = null
+const asked = (site: string): Promise<FontLine[]> => (asking ??= fontsOf(site).finally(() => (asking = null)))
+
 /** The faces that the app serves, to choose among. */
 export function useFaces() {
   const faces = ref<FontLine[]>([])
-  void fontsOf(useSession().slug).then((fonts) => (faces.value = fonts))
+  void asked(useSession().slug).then((fonts) => (faces.value = fonts))
   const families = computed(() => [...new Set(faces.value.map((face) => face.family))])
   const weights = (family: string): number[] =>
     faces.value.filter((face) => face.family === family).map((face) => face.weight)

@@ -5,6 +5,7 @@ import type { MediaLine } from '../../api/types'
 import HistoryList from '../../document/HistoryList.vue'
 import PlaceTabs from '../../ui/PlaceTabs.vue'
 import ThingColumn from '../../ui/ThingColumn.vue'
+import { useDrawn } from '../../ui/useDrawn'
 import type { Aside, Face } from './column'
 import { useDesign } from '../store/design'
 import DrawingFields from './DrawingFields.vue'
@@ -32,6 +33,7 @@ const faces = ['particulars', 'stock'] as const
 const head = useTemplateRef<HTMLElement>('head')
 /** The earlier revision that is looked at. */
 const past = ref<number | null>(null)
+const drawn = useDrawn()
 let opener: Element | null = null
 
 function lead(): void {
@@ -90,8 +92,11 @@ watch(aside, async (opened, before) => {
         :document="design.id"
         :revision="design.revision"
         :zone="design.answer?.surface?.zone ?? 'UTC'" />
-      <ParticularsPanel v-else-if="face === 'particulars'" @stock="face = 'stock'" />
-      <StockShelf v-else @put="(zone, media) => emit('put', zone, media)" @put-all="(zone, media) => emit('put-all', zone, media)" />
+      <ParticularsPanel v-else-if="face === 'particulars' && drawn" @stock="face = 'stock'" />
+      <StockShelf
+        v-else-if="face === 'stock'"
+        @put="(zone, media) => emit('put', zone, media)"
+        @put-all="(zone, media) => emit('put-all', zone, media)" />
     </div>
   </ThingColumn>
 </template>

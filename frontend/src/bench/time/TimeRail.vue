@@ -2,7 +2,9 @@
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
+import { useDrawn } from '../../ui/useDrawn'
 import { useDesign } from '../store/design'
+import RailLanes from './RailLanes.vue'
 import TimeField from './TimeField.vue'
 
 const props = defineProps<{ tMs: number; playing: boolean }>()
@@ -10,6 +12,7 @@ const emit = defineEmits<{ toggle: []; seek: [tMs: number] }>()
 const { t } = useI18n()
 const design = useDesign()
 const lanes = ref<HTMLElement>()
+const drawn = useDrawn()
 
 const round = computed(() => design.answer?.round ?? { scenes: [], cycle_ms: null })
 const many = computed(() => round.value.scenes.length > 1 && round.value.scenes.some((one) => one.scene === design.scene))
@@ -37,25 +40,6 @@ const spans = computed(() => {
 const window = computed(() => spans.value.find((one) => one.scene === design.scene) ?? { fromMs: 0, toMs: spanMs.value })
 const position = computed(() => ((props.tMs % spanMs.value) / spanMs.value) * 100)
 
-interface Piece {
-  from: number
-  to: number
-  word: string
-}
-function pieces(cycle: number | null, items: { ms: number | null; entry: string | null }[], word: string): Piece[] {
-  const { fromMs, toMs } = window.value
-  const share = (ms: number): number => (ms / spanMs.value) * 100
-  if (cycle === null || cycle === 0) return [{ from: share(fromMs), to: share(toMs), word }]
-  const all: Piece[] = []
-  for (let at = fromMs; at < toMs;) {
-    for (const [index, item] of items.entries()) {
-      const to = Math.min(toMs, at + (item.ms ?? 0))
-      if (at < toMs) all.push({ from: (at / spanMs.value) * 100, to: (to / spanMs.value) * 100, word: `${index + 1}` })
-      at += item.ms ?? 0
-    }
-  }
-  return all.slice(0, 400)
-}
 function seekTo(event: PointerEvent): void {
   const bounds = lanes.value?.getBoundingClientRect()
   if (!bounds) return
@@ -95,7 +79,7 @@ function keys(event: KeyboardEvent): void {
       <div class="lane-letters" aria-hidden="true">
         <div v-if="spans.length" class="scene-band" />
         <button
-          v-for="plan in design.plans"
+          v-for="plan in drawn ? design.plans : []"
           :key="plan.id"
           type="button"
           tabindex="-1"
@@ -127,20 +111,7 @@ function keys(event: KeyboardEvent): void {
             {{ one.name }}
           </span>
         </div>
-        <div v-for="plan in design.plans" :key="plan.id" class="lane" :class="{ chosen: plan.id === design.selected }">
-          <span
-            v-for="(piece, index) in pieces(
-              plan.cycle_ms,
-              plan.items,
-              t(plan.items[0]?.kind === 'standby' ? 'rail.nothing' : 'rail.steady'),
-            )"
-            :key="index"
-            class="piece"
-            :class="{ steady: plan.cycle_ms === null }"
-            :style="{ left: `${piece.from}%`, width: `${piece.to - piece.from}%` }">
-            {{ piece.word }}
-          </span>
-        </div>
+        <RailLanes v-if="drawn" :from-ms="window.fromMs" :to-ms="window.toMs" :span-ms="spanMs" />
         <span class="playhead" :style="{ left: `${position}%` }" />
       </div>
     </div>
