@@ -65,6 +65,7 @@ function keys(event: KeyboardEvent): void {
         :drag="drag"
         :person-mm="personMm"
         :top-mm="extent.top"
+        :right-mm="extent.right"
         :now-ms="nowMs"
         @choose="emit('choose', $event)"
         @press="(event, one) => start(event, one)" />

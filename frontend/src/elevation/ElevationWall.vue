@@ -5,6 +5,7 @@ import type { SurfaceLine } from '../api/surfaces'
 import { metres } from '../ui/format'
 import { placeLabels } from './labels'
 import SurfaceStill from './SurfaceStill.vue'
+import { MARGIN_PX } from './useElevationView'
 
 /** The wall with everything that hangs on it, the floor and the person. Panning moves it as a whole and draws nothing anew. */
 const props = defineProps<{
@@ -14,6 +15,7 @@ const props = defineProps<{
   drag: { code: string; left: number; floor: number } | null
   personMm: number
   topMm: number
+  rightMm: number
   nowMs: number
 }>()
 const emit = defineEmits<{ choose: [code: string]; press: [event: PointerEvent, one: SurfaceLine] }>()
@@ -46,6 +48,7 @@ const names = computed(() =>
       height: (one.face_um[1] / 1000) * props.scale,
     })),
     props.surfaces.map((one) => Math.max(one.name.length, facts(one).length) * LETTER_PX + 2),
+    props.rightMm * props.scale + MARGIN_PX,
   ),
 )
 /** A name that found no room beside its surface is joined to it by a line of so many px. */

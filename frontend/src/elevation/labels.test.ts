@@ -10,6 +10,15 @@ describe('names on the Elevation', () => {
       [200, 34],
     ])
   })
+  it('end where the drawing ends, and still cover nothing', () => {
+    const faces = [face(0, 0), face(60, 0), face(120, 0)]
+    const all = placeLabels(faces, [90, 90, 90], 170)
+    expect(all.map(({ x, y }) => [x, y])).toEqual([
+      [0, 34],
+      [60, -36],
+      [80, 66],
+    ])
+  })
   it('cover neither each other nor a surface', () => {
     const faces = [face(0, 100), face(50, 100), face(100, 100), face(20, 180)]
     const all = [...placeLabels(faces, [90, 90, 90, 90]), ...faces]

@@ -1,7 +1,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
 
-const MARGIN_PX = 40
+export const MARGIN_PX = 40
 const CLOSEST = 4
 
 /** What part of the wall is seen: screen px per mm, and where the wall's left end and its floor lie on the screen. */

@@ -1,8 +1,8 @@
 import { onMounted, onUnmounted, ref, type Ref } from 'vue'
 
 /**
- * True once a first picture of the place has been drawn: what is large and holds its room anyhow comes right after it, so
- * that what a person looks at first does not wait for the rest.
+ * True once a first picture of the place has been drawn: what is large and holds its room anyhow comes right after,
+ * so that what a person looks at first does not wait for the rest.
  */
 export function useDrawn(): Ref<boolean> {
   const drawn = ref(false)
