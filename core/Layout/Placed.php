@@ -48,7 +48,7 @@ final readonly class Placed
 
     public function equals(self $other): bool
     {
-        return $this->rect->equals($other->rect)
+        return $this === $other || $this->rect->equals($other->rect)
             && $this->turnCentidegrees === $other->turnCentidegrees
             && $this->layer === $other->layer
             && $this->isFloat === $other->isFloat

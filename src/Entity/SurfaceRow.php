@@ -41,7 +41,7 @@ class SurfaceRow
     public array $areaNames = [];
 
     public function __construct(
-        #[ORM\ManyToOne, ORM\JoinColumn(nullable: false)] public Site $site,
+        #[ORM\ManyToOne(fetch: 'EAGER'), ORM\JoinColumn(nullable: false)] public Site $site,
         #[ORM\Column(length: 60, unique: true)] public string $code,
         #[ORM\Column(name: 'document_id', length: 36)] public string $document,
         SurfaceSheet $sheet,

@@ -10,6 +10,7 @@ use UpperPane\App\Entity\Access;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Site;
 use UpperPane\Core\Site\Grants;
+use UpperPane\Core\Site\Role;
 
 final readonly class Sites
 {
@@ -32,11 +33,15 @@ final readonly class Sites
         $this->entities->refresh($site, LockMode::PESSIMISTIC_WRITE);
     }
 
+    /** Asked with every request, so plain SQL. */
     public function grants(Person $person, Site $site): Grants
     {
         return new Grants(array_map(
-            static fn (Access $access) => [$access->on, $access->role],
-            $this->entities->getRepository(Access::class)->findBy(['person' => $person, 'site' => $site]),
+            static fn (array $row) => [$row['thing'], Role::from($row['role'])],
+            $this->entities->getConnection()->fetchAllAssociative(
+                'SELECT thing, role FROM access WHERE person_id = ? AND site_id = ?',
+                [$person->id, $site->id],
+            ),
         ));
     }
 

@@ -106,10 +106,11 @@ final readonly class BenchAnswer
      */
     public function since(Design $seen, LayoutAt $seenAt): array
     {
-        [$before, $after] = [$this->placingOf($seenAt), $this->placing()];
-        $changed = SceneCompiler::changed($seenAt, $before, $this->at, $after);
         $sameLayout =
             $seenAt->layout === $this->at->layout || $seenAt->layout->toArray() === $this->at->layout->toArray();
+        $after = $this->placing();
+        $before = $sameLayout && $this->isSizedAs($seen) ? $after : $this->placingOf($seenAt);
+        $changed = SceneCompiler::changed($seenAt, $before, $this->at, $after);
         $scenes = array_filter(
             $this->design->scenes,
             fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen),
@@ -141,6 +142,12 @@ final readonly class BenchAnswer
         return $place !== null && $place->size()->toArray() === $at->canvas()->toArray()
             ? Ground::of($sheet->surface)->within($place)
             : null;
+    }
+
+    private function isSizedAs(Design $seen): bool
+    {
+        return [$seen->canvas->toArray(), $seen->widthUm, $seen->heightUm]
+            === [$this->design->canvas->toArray(), $this->design->widthUm, $this->design->heightUm];
     }
 
     /** Whether it shows a zone that is another now. */

@@ -54,7 +54,7 @@ final readonly class DesignDesk implements Desk
     ) {
     }
 
-    public function kind(): string
+    public static function kind(): string
     {
         return DesignKind::NAME;
     }
@@ -117,7 +117,7 @@ final readonly class DesignDesk implements Desk
 
     public function dependsOn(LoadedDocument $head): Depends
     {
-        $surface = $this->planning->stand($head)->surface;
+        $surface = $this->planning->surface($head);
         $used = array_values(array_filter([self::design($head)->style, $surface?->document]));
 
         return new Depends(

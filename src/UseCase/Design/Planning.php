@@ -71,20 +71,32 @@ final readonly class Planning
     public function stand(LoadedDocument $loaded): Stand
     {
         $design = self::design($loaded);
-        if ($loaded->surfaceId !== null) {
-            return $this->on($loaded, $this->surfaces->byId($loaded->surfaceId) ?? throw Absent::named('surface'));
-        }
-        $site = $this->sites->byId($loaded->siteId) ?? throw Absent::named('site');
-        $first = $design->surfaces === [] ? null : $this->surfaces->coded($site, $design->surfaces)[0] ?? null;
+        $surface = $this->surface($loaded);
 
-        return $first === null
+        return $surface === null
             ? new Stand(
-                $site,
+                $this->sites->byId($loaded->siteId) ?? throw Absent::named('site'),
                 null,
                 SurfaceSheet::ofSize($design->canvas, $design->widthUm, $design->heightUm),
                 null,
             )
-            : $this->on($loaded, $first);
+            : $this->on($loaded, $surface);
+    }
+
+    /**
+     * The surface where a design is made, without its sheet; null where none is meant yet.
+     *
+     * @throws Absent
+     */
+    public function surface(LoadedDocument $loaded): ?SurfaceRow
+    {
+        if ($loaded->surfaceId !== null) {
+            return $this->surfaces->byId($loaded->surfaceId) ?? throw Absent::named('surface');
+        }
+        $site = $this->sites->byId($loaded->siteId) ?? throw Absent::named('site');
+        $codes = self::design($loaded)->surfaces;
+
+        return $codes === [] ? null : $this->surfaces->coded($site, $codes)[0] ?? null;
     }
 
     /** On a surface: its own, with its area, or another one. */

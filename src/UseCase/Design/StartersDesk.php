@@ -26,7 +26,7 @@ final readonly class StartersDesk implements Desk
     {
     }
 
-    public function kind(): string
+    public static function kind(): string
     {
         return StartersKind::NAME;
     }

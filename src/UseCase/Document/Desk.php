@@ -21,7 +21,7 @@ use UpperPane\Core\Site\Right;
 #[AutoconfigureTag('upper_pane.desk')]
 interface Desk
 {
-    public function kind(): string;
+    public static function kind(): string;
 
     public function right(): Right;
 

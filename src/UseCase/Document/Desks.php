@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Document;
 
-use Symfony\Component\DependencyInjection\Attribute\AutowireIterator;
+use Psr\Container\ContainerInterface;
+use Symfony\Component\DependencyInjection\Attribute\AutowireLocator;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Documents;
@@ -24,9 +25,9 @@ final readonly class Desks
 {
     public const KEPT_DAYS = 30;
 
-    /** @param iterable<Desk<Document>> $desks */
+    /** @param ContainerInterface $desks by kind; only the one that is asked for is made */
     public function __construct(
-        #[AutowireIterator('upper_pane.desk')] private iterable $desks,
+        #[AutowireLocator('upper_pane.desk', defaultIndexMethod: 'kind')] private ContainerInterface $desks,
         private Documents $documents,
         private Sites $sites,
         private Surfaces $surfaces,
@@ -71,12 +72,10 @@ final readonly class Desks
     {
         $loaded = $this->documents->load($id, $toChange) ?? throw Absent::named('document');
         $desk = $this->of($loaded->kind);
-        $this->gate->demandOn(
-            $person,
-            $toChange ? $desk->right() : Right::See,
-            $this->sites->byId($loaded->siteId) ?? throw Absent::named('site'),
-            $this->thing($loaded->id, $loaded->surfaceId),
-        );
+        // A surface brings its site along.
+        $thing = $this->thing($loaded->id, $loaded->surfaceId);
+        $site = $this->sites->byId($loaded->siteId) ?? throw Absent::named('site');
+        $this->gate->demandOn($person, $toChange ? $desk->right() : Right::See, $site, $thing);
 
         return [$loaded, $desk];
     }
@@ -92,11 +91,8 @@ final readonly class Desks
     /** @return Desk<Document> */
     public function of(string $kind): Desk
     {
-        foreach ($this->desks as $desk) {
-            if ($desk->kind() === $kind) {
-                return $desk;
-            }
-        }
-        throw new \LogicException("No desk for documents of kind $kind.");
+        $desk = $this->desks->has($kind) ? $this->desks->get($kind) : null;
+
+        return $desk instanceof Desk ? $desk : throw new \LogicException("No desk for documents of kind $kind.");
     }
 }

@@ -31,7 +31,7 @@ final readonly class BookDesk implements Desk
     {
     }
 
-    public function kind(): string
+    public static function kind(): string
     {
         return BookKind::NAME;
     }

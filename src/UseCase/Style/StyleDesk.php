@@ -29,7 +29,7 @@ final readonly class StyleDesk implements Desk
     {
     }
 
-    public function kind(): string
+    public static function kind(): string
     {
         return StyleKind::NAME;
     }

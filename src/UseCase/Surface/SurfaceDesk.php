@@ -39,7 +39,7 @@ final readonly class SurfaceDesk implements Desk
     ) {
     }
 
-    public function kind(): string
+    public static function kind(): string
     {
         return SurfaceKind::NAME;
     }

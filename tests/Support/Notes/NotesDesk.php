@@ -20,7 +20,7 @@ final readonly class NotesDesk implements Desk
     {
     }
 
-    public function kind(): string
+    public static function kind(): string
     {
         return NotesKind::NAME;
     }
