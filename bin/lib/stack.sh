@@ -130,7 +130,7 @@ start_fpm() {
   configured fpm.conf VAR="$STACK" CHILDREN="${FPM_CHILDREN:-6}" UPLOAD=1030M USER="$(printf '%s' "$line" | tr '\n' '~')" | tr '~' '\n' >"$STACK/run/fpm.conf"
   "$(command -v php-fpm8.2 || command -v /usr/sbin/php-fpm8.2)" --nodaemonize $([ "$user" = root ] && echo -R) --fpm-config "$STACK/run/fpm.conf" \
     -d opcache.enable=1 -d opcache.memory_consumption=192 -d opcache.max_accelerated_files=20000 -d opcache.interned_strings_buffer=16 -d opcache.jit=tracing -d opcache.jit_buffer_size=64M \
-    -d pcov.enabled=0 >"$STACK/log/fpm.out" 2>&1 &
+    -d opcache.preload="$ROOT/config/preload.php" -d opcache.preload_user="$user" -d pcov.enabled=0 >"$STACK/log/fpm.out" 2>&1 &
   for _ in $(seq 1 200); do [ -S "$STACK/run/fpm.sock" ] && return 0; sleep 0.05; done
   fail "PHP-FPM did not start." "See $STACK/log/fpm.log"
 }
