@@ -6,7 +6,8 @@ namespace UpperPane\Core\Handoff;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Plan\RoundPlan;
-use UpperPane\Core\Time\Playlist;
+use UpperPane\Core\Time\Pieces;
+use UpperPane\Core\Time\Timeline;
 
 /**
  * A plan as a release sealed it, read for what shows at an instant. Plans of version 1 had one scene, without a length,
@@ -16,11 +17,11 @@ final readonly class ReleasedPlan
 {
     /**
      * @param array<string,
-     *     list<array{id: string, letter: string, runs_on: bool, entries: list<array{id: string, ms: int}>}>> $zones by
+     *     list<array{id: string, letter: string, runs_on: bool, entries: list<string>, pieces: Pieces}>> $zones by
      *     scene
-     * @param list<int> $days
+     * @param Timeline<int> $days the midnights that hold
      */
-    private function __construct(private RoundPlan $round, private array $zones, private array $days)
+    private function __construct(private RoundPlan $round, private array $zones, private Timeline $days)
     {
     }
 
@@ -37,7 +38,7 @@ final readonly class ReleasedPlan
             return new self(
                 RoundPlan::of([['scene' => $scene, 'ms' => null]]),
                 [$scene => array_map(self::zone(...), $input->list('zones'))],
-                [],
+                Timeline::of([]),
             );
         }
         $zones = array_map(
@@ -56,7 +57,7 @@ final readonly class ReleasedPlan
         return new self(
             RoundPlan::of($round === [] ? throw new \LogicException('The list has a scene.') : $round),
             $zones,
-            $days,
+            Timeline::of(array_map(static fn (int $day) => ['from_ms' => $day, 'value' => $day], $days)),
         );
     }
 
@@ -75,44 +76,30 @@ final readonly class ReleasedPlan
         $now = $this->round->at($atMs - $startMs);
         $shown = [];
         foreach ($this->zones[$now['scene']] ?? [] as $zone) {
-            $since = $zone['runs_on'] ? $atMs - $this->midnight($atMs) : $now['since_ms'];
-            $shown[$zone['id']] = ['letter' => $zone['letter'], 'entry' => self::entry($zone['entries'], $since)];
+            $since = $zone['runs_on'] ? $atMs - ($this->days->at($atMs) ?? 0) : $now['since_ms'];
+            $piece = $zone['pieces']->at($since);
+            $shown[$zone['id']] = [
+                'letter' => $zone['letter'],
+                'entry' => $piece === null ? null : $zone['entries'][$piece['index']],
+            ];
         }
 
         return $shown;
     }
 
-    private function midnight(int $atMs): int
-    {
-        $last = 0;
-        foreach ($this->days as $day) {
-            $last = $day <= $atMs ? $day : $last;
-        }
-
-        return $last;
-    }
-
-    /** @param list<array{id: string, ms: int}> $entries */
-    private static function entry(array $entries, int $sinceMs): ?string
-    {
-        $cycle = array_sum(array_column($entries, 'ms'));
-
-        return $cycle === 0 ? null : Playlist::of($entries)->at((($sinceMs % $cycle) + $cycle) % $cycle)['entry'];
-    }
-
-    /** @return array{id: string, letter: string, runs_on: bool, entries: list<array{id: string, ms: int}>} */
+    /** @return array{id: string, letter: string, runs_on: bool, entries: list<string>, pieces: Pieces} */
     private static function zone(Input $zone): array
     {
-        $entries = [];
-        foreach ($zone->child('cycle_ms')->isNull() ? [] : $zone->list('items') as $item) {
-            $entries[] = ['id' => $item->text('entry', 64), 'ms' => $item->int('ms', 1, \PHP_INT_MAX)];
-        }
+        $items = $zone->child('cycle_ms')->isNull() ? [] : $zone->list('items');
 
         return [
             'id' => $zone->id('id'),
             'letter' => $zone->text('letter', 4),
             'runs_on' => $zone->has('runs_on') && $zone->bool('runs_on'),
-            'entries' => $entries,
+            'entries' => array_map(static fn (Input $item) => $item->text('entry', 64), $items),
+            'pieces' => Pieces::of(
+                array_map(static fn (Input $item) => $item->int('ms', 1, \PHP_INT_MAX), $items),
+            ),
         ];
     }
 }

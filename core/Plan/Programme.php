@@ -6,6 +6,7 @@ namespace UpperPane\Core\Plan;
 
 use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Time\Timeline;
 
 /**
  * What a surface plays (model §8, §11), the same for all its players: sorted UTC intervals, each naming a plan by its
@@ -17,6 +18,9 @@ final readonly class Programme
     /** Version 1 knew no idle card. */
     public const VERSION = 2;
 
+    /** @var Timeline<Interval> */
+    private Timeline $timeline;
+
     /** @param list<Interval> $intervals sorted; none overlaps another */
     private function __construct(
         public string $surface,
@@ -24,6 +28,11 @@ final readonly class Programme
         public array $intervals,
         public ?PlanRef $idle,
     ) {
+        $this->timeline = Timeline::ofStretches(array_map(static fn (Interval $interval) => [
+            'from_ms' => $interval->fromMs,
+            'until_ms' => $interval->untilMs,
+            'value' => $interval,
+        ], $intervals));
     }
 
     /**
@@ -74,18 +83,7 @@ final readonly class Programme
     /** What holds at an instant; null where nothing does. */
     public function at(int $atMs): ?Interval
     {
-        [$low, $high] = [0, count($this->intervals)];
-        while ($low < $high) {
-            $middle = intdiv($low + $high, 2);
-            if ($this->intervals[$middle]->fromMs <= $atMs) {
-                $low = $middle + 1;
-            } else {
-                $high = $middle;
-            }
-        }
-        $held = $this->intervals[$low - 1] ?? null;
-
-        return $held !== null && ($held->untilMs === null || $atMs < $held->untilMs) ? $held : null;
+        return $this->timeline->at($atMs);
     }
 
     public function sha256(): string

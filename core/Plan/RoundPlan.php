@@ -4,15 +4,20 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
+use UpperPane\Core\Time\Pieces;
+
 /**
  * Scenes that follow each other by themselves (model §6): where in the round an instant lies. The cycle is the sum of
  * the lengths; a scene without a length never ends, so nothing after it is ever shown.
  */
 final readonly class RoundPlan
 {
+    private Pieces $pieces;
+
     /** @param non-empty-list<array{scene: string, ms: ?int}> $scenes in their order */
     private function __construct(public array $scenes)
     {
+        $this->pieces = Pieces::of(array_column($scenes, 'ms'));
     }
 
     /** @param non-empty-list<array{scene: string, ms: ?int}> $scenes */
@@ -24,15 +29,7 @@ final readonly class RoundPlan
     /** In ms; null when a scene never ends. */
     public function cycleMs(): ?int
     {
-        $cycle = 0;
-        foreach ($this->scenes as $scene) {
-            if ($scene['ms'] === null) {
-                return null;
-            }
-            $cycle += $scene['ms'];
-        }
-
-        return $cycle;
+        return $this->pieces->cycleMs();
     }
 
     /**
@@ -43,20 +40,9 @@ final readonly class RoundPlan
      */
     public function at(int $tMs): array
     {
-        $cycle = $this->cycleMs();
-        $rest = $cycle === null ? max(0, $tMs) : (($tMs % $cycle) + $cycle) % $cycle;
-        foreach ($this->scenes as $index => ['scene' => $scene, 'ms' => $ms]) {
-            if ($ms === null || $rest < $ms) {
-                return [
-                    'index' => $index,
-                    'scene' => $scene,
-                    'since_ms' => $rest,
-                    'left_ms' => $ms === null ? null : $ms - $rest,
-                ];
-            }
-            $rest -= $ms;
-        }
-        throw new \LogicException('The rest is below the cycle.');
+        $now = $this->pieces->at($tMs) ?? throw new \LogicException('A round has a scene.');
+
+        return ['index' => $now['index'], 'scene' => $this->scenes[$now['index']]['scene']] + $now;
     }
 
     /** @return array{scenes: list<array{scene: string, ms: ?int}>, cycle_ms: ?int} */

@@ -47,20 +47,16 @@ final class Cycles
     {
         $cut = [];
         foreach ($zones as $zone => $durations) {
-            $cycle = array_sum($durations);
-            $reached = $endMs % $cycle;
-            $end = 0;
-            foreach ($durations as $entry => $ms) {
-                $start = $end;
-                $end += $ms;
-                if ($start < $reached && $reached < $end) {
-                    $cut[] = [
-                        'zone' => (string) $zone,
-                        'entry' => $entry,
-                        'entry_left_ms' => $end - $reached,
-                        'cycle_left_ms' => $cycle - $reached,
-                    ];
-                }
+            $pieces = Pieces::of($durations);
+            $now = $pieces->at($endMs);
+            if ($now !== null && $now['since_ms'] > 0) {
+                $cycle = (int) $pieces->cycleMs();
+                $cut[] = [
+                    'zone' => (string) $zone,
+                    'entry' => $now['index'],
+                    'entry_left_ms' => (int) $now['left_ms'],
+                    'cycle_left_ms' => $cycle - $endMs % $cycle,
+                ];
             }
         }
 

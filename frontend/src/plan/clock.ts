@@ -1,3 +1,4 @@
+import { lastAt } from './lookup'
 import type { ClockToken, CountToken, Offset } from './types'
 
 const weekdays = ['Sunday', 'Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday']
@@ -25,9 +26,14 @@ export function clockText(tokens: ClockToken[], offsets: Offset[], nowMs: number
 
 /** The civil time there, as if it were UTC. */
 function civilAt(offsets: Offset[], nowMs: number): Date {
-  let offset = offsets[0]?.offset_s ?? 0
-  for (const step of offsets) if (step.from_ms <= nowMs) offset = step.offset_s
-  return new Date(nowMs + offset * 1000)
+  const step =
+    offsets[
+      Math.max(
+        0,
+        lastAt(offsets, nowMs, (one) => one.from_ms),
+      )
+    ]
+  return new Date(nowMs + (step?.offset_s ?? 0) * 1000)
 }
 
 /** Whole seconds to an instant, or since; none beyond it. */

@@ -2,7 +2,9 @@ import { describe, expect, it } from 'vitest'
 import clocks from '../../../tests/cases/clocks.json'
 import counts from '../../../tests/cases/counts.json'
 import phases from '../../../tests/cases/phase.json'
+import timelines from '../../../tests/cases/timeline.json'
 import { clockText, countText, handsAt } from './clock'
+import { lastAt } from './lookup'
 import { asPlan, type PlanOne } from './older'
 import { midnightBefore, sceneAt, showing } from './phase'
 import type { ClockToken, CountToken, Item } from './types'
@@ -17,6 +19,10 @@ describe('what the player finds by itself', () => {
         expect([now.index, now.sinceMs, now.leftMs]).toEqual([index, since_ms, left_ms])
       }
     }
+  })
+
+  it('looks up what changes with time as the core does', () => {
+    for (const { from_ms, at_ms, index } of timelines.cases) expect(lastAt(from_ms, at_ms, (from) => from)).toBe(index)
   })
 
   it('writes clocks as ICU does', () => {

@@ -1,3 +1,4 @@
+import { lastAt } from '../plan/lookup'
 import type { Held, PlanRef } from './store'
 
 /** What a player shows at an instant: a plan, and what its round is counted from. */
@@ -12,13 +13,7 @@ export interface Shows {
  */
 export function whatShows(held: Held | null, nowMs: number): Shows | null {
   if (!held) return null
-  let [low, high] = [0, held.intervals.length]
-  while (low < high) {
-    const middle = (low + high) >> 1
-    if ((held.intervals[middle]?.from_ms ?? 0) <= nowMs) low = middle + 1
-    else high = middle
-  }
-  const one = held.intervals[low - 1]
+  const one = held.intervals[lastAt(held.intervals, nowMs, (interval) => interval.from_ms)]
   if (one && (one.until_ms === null || nowMs < one.until_ms)) return { plan: one.plan, start_ms: one.start_ms }
   return held.idle ? { plan: held.idle, start_ms: 0 } : null
 }

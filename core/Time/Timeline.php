@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Core\Time;
+
+/**
+ * What changes with time (model §6, §11): sorted steps, each holding from its instant up to, not including, the next
+ * one's. Null holds nothing: before the first step, and where a step says so. Looked up by halving, merged by rank.
+ * Neighbours that hold the same are one step.
+ *
+ * @template T
+ */
+final readonly class Timeline
+{
+    /** @param list<array{from_ms: int, value: ?T}> $steps in rising order, none equal to the one before */
+    private function __construct(private array $steps)
+    {
+    }
+
+    /**
+     * @template V
+     *
+     * @param list<array{from_ms: int, value: ?V}> $steps in any order; of two at one instant the later one counts
+     *
+     * @return self<V>
+     */
+    public static function of(array $steps): self
+    {
+        $sorted = [];
+        foreach ($steps as $step) {
+            $sorted[$step['from_ms']] = $step;
+        }
+        ksort($sorted);
+        $joined = [];
+        $held = null;
+        foreach ($sorted as $step) {
+            if ($step['value'] !== $held) {
+                $joined[] = $step;
+                $held = $step['value'];
+            }
+        }
+
+        return new self($joined);
+    }
+
+    /**
+     * Stretches that do not touch each other's inside, such as windows: nothing holds between them.
+     *
+     * @template V
+     *
+     * @param list<array{from_ms: int, until_ms: ?int, value: V}> $stretches sorted; null: open
+     *
+     * @return self<V>
+     */
+    public static function ofStretches(array $stretches): self
+    {
+        $steps = [];
+        foreach ($stretches as ['from_ms' => $from, 'until_ms' => $until, 'value' => $value]) {
+            $steps[] = ['from_ms' => $from, 'value' => $value];
+            if ($until !== null) {
+                $steps[] = ['from_ms' => $until, 'value' => null];
+            }
+        }
+
+        return self::of($steps);
+    }
+
+    /** @return ?T */
+    public function at(int $atMs): mixed
+    {
+        return $this->steps[$this->index($atMs)]['value'] ?? null;
+    }
+
+    /** Since when what holds at an instant has held; null before the first step. */
+    public function since(int $atMs): ?int
+    {
+        return $this->steps[$this->index($atMs)]['from_ms'] ?? null;
+    }
+
+    /** The next instant behind this one at which something else holds; null when none comes. */
+    public function next(int $atMs): ?int
+    {
+        return $this->steps[$this->index($atMs) + 1]['from_ms'] ?? null;
+    }
+
+    /**
+     * What holds from one instant up to, not including, another, and nothing outside of that.
+     *
+     * @return self<T>
+     */
+    public function cut(int $fromMs, int $untilMs): self
+    {
+        if ($untilMs <= $fromMs) {
+            return self::of([]);
+        }
+        $steps = [['from_ms' => $fromMs, 'value' => $this->at($fromMs)]];
+        for ($index = $this->index($fromMs) + 1; isset($this->steps[$index]); ++$index) {
+            if ($this->steps[$index]['from_ms'] >= $untilMs) {
+                break;
+            }
+            $steps[] = $this->steps[$index];
+        }
+
+        return self::of([...$steps, ['from_ms' => $untilMs, 'value' => null]]);
+    }
+
+    /**
+     * Of several, at every instant that of the highest rank which holds something.
+     *
+     * @template V
+     *
+     * @param list<self<V>> $ranks the highest first
+     *
+     * @return self<V>
+     */
+    public static function ranked(array $ranks): self
+    {
+        $instants = [];
+        foreach ($ranks as $rank => $timeline) {
+            foreach ($timeline->steps as $step) {
+                $instants[$step['from_ms']][$rank] = $step['value'];
+            }
+        }
+        ksort($instants);
+        /** @var array<int, V> $holding by rank, those that hold nothing left out */
+        $holding = [];
+        $steps = [];
+        foreach ($instants as $fromMs => $changes) {
+            foreach ($changes as $rank => $value) {
+                if ($value === null) {
+                    unset($holding[$rank]);
+                } else {
+                    $holding[$rank] = $value;
+                }
+            }
+            $steps[] = ['from_ms' => $fromMs, 'value' => $holding === [] ? null : $holding[min(array_keys($holding))]];
+        }
+
+        return self::of($steps);
+    }
+
+    /** @return list<array{from_ms: int, value: ?T}> in rising order */
+    public function steps(): array
+    {
+        return $this->steps;
+    }
+
+    /** Of the last step that has begun, found by halving; −1 before the first. */
+    private function index(int $atMs): int
+    {
+        [$low, $high] = [0, count($this->steps)];
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            [$low, $high] = $this->steps[$middle]['from_ms'] <= $atMs ? [$middle + 1, $high] : [$low, $middle];
+        }
+
+        return $low - 1;
+    }
+}
