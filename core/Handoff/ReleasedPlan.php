@@ -38,7 +38,7 @@ final readonly class ReleasedPlan
             return new self(
                 RoundPlan::of([['scene' => $scene, 'ms' => null]]),
                 [$scene => array_map(self::zone(...), $input->list('zones'))],
-                Timeline::of([]),
+                Timeline::of([['from_ms' => 0, 'value' => 0]]),
             );
         }
         $zones = array_map(

@@ -18,7 +18,7 @@ final readonly class Programme
     /** Version 1 knew no idle card. */
     public const VERSION = 2;
 
-    /** @var Timeline<Interval> */
+    /** @var Timeline<?Interval> */
     private Timeline $timeline;
 
     /** @param list<Interval> $intervals sorted; none overlaps another */

@@ -13,7 +13,7 @@ namespace UpperPane\Core\Time;
  */
 final readonly class Timeline
 {
-    /** @param list<array{from_ms: int, value: ?T}> $steps in rising order, none equal to the one before */
+    /** @param list<array{from_ms: int, value: T}> $steps in rising order, none equal to the one before */
     private function __construct(private array $steps)
     {
     }
@@ -21,7 +21,7 @@ final readonly class Timeline
     /**
      * @template V
      *
-     * @param list<array{from_ms: int, value: ?V}> $steps in any order; of two at one instant the later one counts
+     * @param list<array{from_ms: int, value: V}> $steps in any order; of two at one instant the later one counts
      *
      * @return self<V>
      */
@@ -51,7 +51,7 @@ final readonly class Timeline
      *
      * @param list<array{from_ms: int, until_ms: ?int, value: V}> $stretches sorted; null: open
      *
-     * @return self<V>
+     * @return self<V|null>
      */
     public static function ofStretches(array $stretches): self
     {
@@ -87,14 +87,11 @@ final readonly class Timeline
     /**
      * What holds from one instant up to, not including, another, and nothing outside of that.
      *
-     * @return self<T>
+     * @return self<T|null>
      */
     public function cut(int $fromMs, int $untilMs): self
     {
-        if ($untilMs <= $fromMs) {
-            return self::of([]);
-        }
-        $steps = [['from_ms' => $fromMs, 'value' => $this->at($fromMs)]];
+        $steps = [['from_ms' => $fromMs, 'value' => $fromMs < $untilMs ? $this->at($fromMs) : null]];
         for ($index = $this->index($fromMs) + 1; isset($this->steps[$index]); ++$index) {
             if ($this->steps[$index]['from_ms'] >= $untilMs) {
                 break;
@@ -112,7 +109,7 @@ final readonly class Timeline
      *
      * @param list<self<V>> $ranks the highest first
      *
-     * @return self<V>
+     * @return self<V|null>
      */
     public static function ranked(array $ranks): self
     {
@@ -123,7 +120,7 @@ final readonly class Timeline
             }
         }
         ksort($instants);
-        /** @var array<int, V> $holding by rank, those that hold nothing left out */
+        /** @var array<int, V> $holding by rank; those that hold nothing are left out */
         $holding = [];
         $steps = [];
         foreach ($instants as $fromMs => $changes) {
@@ -140,7 +137,7 @@ final readonly class Timeline
         return self::of($steps);
     }
 
-    /** @return list<array{from_ms: int, value: ?T}> in rising order */
+    /** @return list<array{from_ms: int, value: T}> in rising order */
     public function steps(): array
     {
         return $this->steps;
