@@ -88,11 +88,46 @@ final readonly class LightGrid
      */
     public function at(int $step, float $x, float $y): ?float
     {
-        $column = min($this->cells->width - 1, max(0, (int) ($x * $this->cells->width)));
-        $row = min($this->cells->height - 1, max(0, (int) ($y * $this->cells->height)));
-        $cell = ($step % $this->steps()) * $this->cells->area() + $row * $this->cells->width + $column;
-        $byte = ord($this->lit[$cell]);
+        return self::luminance($this->cell($step, (int) ($x * $this->cells->width), (int) ($y * $this->cells->height)));
+    }
 
-        return $byte === 0 ? null : (($byte - 1) / 254) ** 2;
+    /**
+     * The same where a picture is drawn larger than it is: cells run into each other, as a browser's px do (HTML,
+     * `image-rendering: auto`; between encoded values, bilinear, common practice).
+     *
+     * @param float $x share of the width, 0 to 1
+     * @param float $y share of the height
+     */
+    public function smooth(int $step, float $x, float $y): ?float
+    {
+        [$along, $down] = [$x * $this->cells->width - 0.5, $y * $this->cells->height - 0.5];
+        [$column, $row] = [(int) floor($along), (int) floor($down)];
+        [$along, $down] = [$along - $column, $down - $row];
+        $mean = 0.0;
+        foreach ([[0, 0], [1, 0], [0, 1], [1, 1]] as [$right, $below]) {
+            $byte = $this->cell($step, $column + $right, $row + $below);
+            if ($byte === 0) {
+                return $this->at($step, $x, $y);
+            }
+            $mean += $byte * ($right === 1 ? $along : 1 - $along) * ($below === 1 ? $down : 1 - $down);
+        }
+
+        return self::luminance($mean);
+    }
+
+    /** Of the nearest cell there is. */
+    private function cell(int $step, int $column, int $row): int
+    {
+        $column = min($this->cells->width - 1, max(0, $column));
+        $row = min($this->cells->height - 1, max(0, $row));
+
+        return ord(
+            $this->lit[($step % $this->steps()) * $this->cells->area() + $row * $this->cells->width + $column],
+        );
+    }
+
+    private static function luminance(float $byte): ?float
+    {
+        return $byte < 1.0 ? null : (($byte - 1) / 254) ** 2;
     }
 }

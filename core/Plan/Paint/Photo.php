@@ -64,14 +64,26 @@ final class Photo implements Coat
 
     private function lit(LightGrid $grid, int $step, float $x, float $y): Paint
     {
-        $light = $grid->at(
-            $step,
+        $place = [
             ($x - $this->drawn->x) / $this->drawn->width,
             ($y - $this->drawn->y) / $this->drawn->height,
-        );
+        ];
+        if ($this->isEnlarged()) {
+            $light = $grid->smooth($step, ...$place);
+
+            return $light === null ? Paint::none() : Paint::ofLuminance($light);
+        }
+        $light = $grid->at($step, ...$place);
 
         // A grid knows 255 of them.
         return $light === null ? Paint::none() : self::$greys[(string) $light] ??= Paint::ofLuminance($light);
+    }
+
+    private function isEnlarged(): bool
+    {
+        $size = $this->media->size;
+
+        return $size !== null && ($this->drawn->width > $size->width || $this->drawn->height > $size->height);
     }
 
     /** The mean of the places around, the nearer the more (a Gaussian, Filter Effects 1 §9.2). */
