@@ -253,16 +253,18 @@ final class TroubleTest extends BrowserCase
         $player = $this->page();
         $player->open('/play/hall-1');
         $this->pair($page, $player, 'hall-1');
-        $late = $player->until(
-            'the video runs',
-            fn () => $player->script(
+        // Both go on alike, so that a video which began at its beginning is never right; a busy browser needs a moment.
+        $near = $player->until('the video runs where it belongs', function () use ($player, $given) {
+            $now = $player->script(
                 'const v = document.querySelector("video"); return v && v.readyState >= 2 && !v.paused && !v.seeking && v.currentTime > 0.5 ? [v.currentTime, Date.now()] : null',
-            ),
-            30,
-        );
-        $expected = fmod(((float) $late[1] - (float) $given['ordered']['start_ms']) / 1000, 12.0);
+            );
+            $wanted = fmod(((float) ($now[1] ?? 0) - (float) $given['ordered']['start_ms']) / 1000, 12.0);
+            $apart = abs($wanted - (float) ($now[0] ?? 0));
 
-        self::assertEqualsWithDelta(0.0, min(abs($expected - $late[0]), 12 - abs($expected - $late[0])), 0.6);
+            return $now !== null && min($apart, 12 - $apart) <= 0.6 ? [min($apart, 12 - $apart)] : null;
+        });
+
+        self::assertLessThanOrEqual(0.6, $near[0]);
     }
 
     private function network(Page $page, bool $there): void
