@@ -27,6 +27,7 @@ final readonly class Item
      * @param ?int                 $smallestPx of the letters of a chart
      * @param ?MediaFacts          $document a page of the Stock
      * @param ?Variant             $variant what is shown in the medium's place
+     * @param list<SubItem>        $parts of rows, over its own drawing
      * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
     public function __construct(
@@ -46,12 +47,28 @@ final readonly class Item
         public ?int $smallestPx = null,
         public ?Variant $variant = null,
         public ?MediaFacts $document = null,
+        public array $parts = [],
     ) {
     }
 
     public function inEntry(string $entry, int $ms, Transition $transition): self
     {
         return $this->with(['entry' => $entry, 'ms' => $ms, 'transition' => $transition]);
+    }
+
+    /** @param list<SubItem> $parts */
+    public function withParts(array $parts): self
+    {
+        return $this->with(['parts' => $parts]);
+    }
+
+    /** @return list<self> itself, and what the parts of its rows show */
+    public function walk(): array
+    {
+        return [
+            $this,
+            ...array_map(fn (SubItem $part) => $part->item->with(['entry' => $this->entry]), $this->parts),
+        ];
     }
 
     public function enteringWithin(int $ms): self
@@ -95,7 +112,10 @@ final readonly class Item
             'entry' => $this->entry,
             'ms' => $this->ms,
             'transition' => $this->transition?->toArray() ?? ['kind' => 'cut', 'ms' => 0],
-        ] + $this->drawing;
+        ] + $this->drawing +
+            ($this->parts === []
+                ? []
+                : ['parts' => array_map(static fn (SubItem $part) => $part->toArray(), $this->parts)]);
     }
 
     /** @param array<string, mixed> $otherwise by property: readonly ones cannot be set on a clone before PHP 8.3 */

@@ -120,7 +120,15 @@ final readonly class Plan
             ...array_filter(
                 array_map(static fn (ScenePlan $scene) => $scene->mark?->item, array_values($this->scenes)),
             ),
-            ...array_merge([], ...array_map(static fn (ZonePlan $zone) => $zone->items, $this->zones())),
+            ...array_merge(
+                [],
+                ...array_map(
+                    static fn (ZonePlan $zone) => array_merge(
+                        ...array_map(static fn (Item $item) => $item->walk(), $zone->items),
+                    ),
+                    $this->zones(),
+                ),
+            ),
         ];
     }
 

@@ -81,14 +81,23 @@ final readonly class ZonePlan
     {
         $least = [];
         foreach ($this->items as $item) {
-            $set = $item->set;
-            if ($set !== null && $this->leastCapPx !== null && $set->capHeightPx->compare(Rational::of(0)) > 0) {
-                $perPx = Rational::of($set->sizePx)->dividedBy($set->capHeightPx);
-                $least[(string) $item->entry] = Rational::of($this->leastCapPx)->times($perPx)->ceil();
-            }
+            $px = $this->leastSizePx($item);
+            $least += $px === null ? [] : [(string) $item->entry => $px];
         }
 
         return $least;
+    }
+
+    /** The same for one of its items; null where nobody can say. */
+    public function leastSizePx(Item $item): ?int
+    {
+        $set = $item->set;
+
+        return $set !== null && $this->leastCapPx !== null && $set->capHeightPx->compare(Rational::of(0)) > 0
+            ? Rational::of($this->leastCapPx)
+                ->times(Rational::of($set->sizePx)->dividedBy($set->capHeightPx))
+                ->ceil()
+            : null;
     }
 
     /** @return array<string, mixed> */

@@ -17,7 +17,18 @@ abstract class ItemRule implements Rule
 {
     public function check(ZonePlan $zone): array
     {
-        return array_values(array_filter(array_map(fn (Item $item) => $this->judge($item, $zone), $zone->items)));
+        $findings = [];
+        foreach ($zone->items as $item) {
+            foreach ($item->walk() as $one) {
+                $finding = $this->judge($one, $zone);
+                // What every row has is said once.
+                if ($finding !== null) {
+                    $findings[json_encode($finding->toArray(), \JSON_THROW_ON_ERROR)] = $finding;
+                }
+            }
+        }
+
+        return array_values($findings);
     }
 
     abstract protected function judge(Item $item, ZonePlan $zone): ?Finding;

@@ -9,14 +9,20 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use Symfony\Component\Process\Process;
+use UpperPane\Core\Base\Input;
+use UpperPane\Core\Design\Fill\FillReader;
+use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Legibility\Contrast;
 use UpperPane\Core\Picture\LightGrid;
 use UpperPane\Core\Picture\MediaFacts;
+use UpperPane\Core\Plan\ItemCompiler;
 use UpperPane\Core\Plan\Paint\PaintedScene;
 use UpperPane\Core\Plan\Paint\Standing;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\ScenePlan;
+use UpperPane\Core\Plan\SubItem;
+use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Demo\Sketch;
@@ -77,7 +83,7 @@ final class PaintTest extends TestCase
         }
 
         self::assertSame([], $wrong);
-        self::assertGreaterThan(self::ARRANGEMENTS / 7, min($found), 'enough of both');
+        self::assertGreaterThan(self::ARRANGEMENTS / 8, min($found), 'enough of both');
     }
 
     /**
@@ -151,11 +157,47 @@ final class PaintTest extends TestCase
         }
         $design = Build::apply(Build::design(...self::CANVAS), ...$commands)->after;
         $surface = Surface::ofPanel(Panel::of(Size::of(...self::CANVAS), 1, 1));
-        $plan = PlanCompiler::compile($design, $surface, Build::context(...$media))->scenes['s-rest'];
+        $context = Build::context(...$media);
+        $plan = PlanCompiler::compile($design, $surface, $context)->scenes['s-rest'];
+        foreach ([1 => self::ground(...), 2 => self::letters(...)] as $zone => $part) {
+            if ($random->getInt(0, 3) === 0) {
+                $plan = self::inRows($plan, $zone, new ItemCompiler($context), self::ground($random), $part($random));
+            }
+        }
         $scene = PaintedScene::of($plan);
         $zone = $scene->zone(2);
 
         return [$plan, Standing::of($scene, $zone, $zone->items[0], $scene->around(2))?->ratio];
+    }
+
+    /**
+     * A zone shows two rows instead, one under the other, on a ground: the first of something, the second the given.
+     *
+     * @param array<string, mixed> $ground
+     * @param array<string, mixed> $part
+     */
+    private static function inRows(ScenePlan $plan, int $at, ItemCompiler $items, array $ground, array $part): ScenePlan
+    {
+        $zone = $plan->zones[$at];
+        [$width, $height] = [$zone->rect->width, $zone->rect->height];
+        $compile = static fn (array $fill, Rect $in) => $items->compile(
+            FillReader::read(Input::of($fill)),
+            $in->size(),
+        );
+        $rows = [[Sketch::colour('#8090A0'), 0, 0.2], [$part, (int) (0.2 * $height), 0.7]];
+        $item = $compile($ground, Rect::of(0, 0, $width, $height))->withParts(array_map(
+            static function (int $place) use ($rows, $width, $height, $compile): SubItem {
+                [$fill, $top, $share] = $rows[$place];
+                $rect = Rect::of(10, $top, $width - 15, (int) ($share * $height));
+
+                return new SubItem('words', $place, $place, $rect, $compile($fill, $rect));
+            },
+            array_keys($rows),
+        ));
+        $zones = $plan->zones;
+        $zones[$at] = new ZonePlan($zone->sceneId, $zone->zone, $zone->placed, [$item], clip: $zone->clip);
+
+        return new ScenePlan($plan->scene, $plan->ms, $plan->place, $plan->ground, $zones, [], $plan->heard);
     }
 
     /** @return array<string, mixed> */

@@ -22,8 +22,14 @@ final class Lettering
     /** Whether there may be letters. */
     public static function isWritten(Item $item): bool
     {
-        return in_array($item->drawing['kind'], ['text', 'clock', 'count', 'chart'], true)
-            || isset($item->drawing['label']);
+        foreach ([$item, ...array_column($item->parts, 'item')] as $one) {
+            if (in_array($one->drawing['kind'], ['text', 'clock', 'count', 'chart'], true)
+                || isset($one->drawing['label'])) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Letters> */

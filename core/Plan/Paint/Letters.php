@@ -36,6 +36,18 @@ final readonly class Letters
         );
     }
 
+    /** As far as a rectangle shows them. */
+    public function within(Box $box): self
+    {
+        return new self(
+            array_values(array_filter(array_map(static fn (Box $line) => $line->within($box), $this->lines))),
+            $this->high,
+            $this->ink,
+            $this->outline,
+            $this->moving,
+        );
+    }
+
     public function movedBy(float $x, float $y): self
     {
         return new self(

@@ -19,7 +19,19 @@ final readonly class PaintedItem
 
     public static function of(Item $item): self
     {
-        return new self($item, Coats::of($item), Lettering::of($item));
+        $coats = Coats::of($item);
+        $letters = Lettering::of($item);
+        foreach ($item->parts as $part) {
+            $box = Box::of($part->rect->x, $part->rect->y, $part->rect->width, $part->rect->height);
+            foreach (Coats::of($part->item) as $coat) {
+                $coats[] = new Within($box, $coat);
+            }
+            foreach (Lettering::of($part->item) as $own) {
+                $letters[] = $own->movedBy($box->x, $box->y)->within($box);
+            }
+        }
+
+        return new self($item, $coats, $letters);
     }
 
     public function steps(): int

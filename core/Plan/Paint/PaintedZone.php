@@ -186,15 +186,27 @@ final readonly class PaintedZone
      */
     public function marks(PaintedItem $item): array
     {
-        $boxes = match (true) {
-            $item->item->fill instanceof MediaFill => self::faces($item->item, $item->item->fill),
-            $item->item->fill instanceof QrFill => self::code($item->item),
-            default => array_merge(
-                ...array_map(static fn (Letters $letters) => $letters->bodies(), $item->letters),
-            ),
-        };
+        $boxes = [
+            ...self::marked($item->item),
+            ...array_merge(...array_map(static fn (Letters $letters) => $letters->bodies(), $item->letters)),
+        ];
+        foreach ($item->item->parts as $part) {
+            foreach (self::marked($part->item) as $box) {
+                $boxes[] = $box->movedBy($part->rect->x, $part->rect->y);
+            }
+        }
 
         return array_values(array_filter(array_map($this->onCanvas(...), $boxes)));
+    }
+
+    /** @return list<Box> of what is no letters */
+    private static function marked(Item $item): array
+    {
+        return match (true) {
+            $item->fill instanceof MediaFill => self::faces($item, $item->fill),
+            $item->fill instanceof QrFill => self::code($item),
+            default => [],
+        };
     }
 
     /** @return list<Box> its dark modules, without the quiet zone */

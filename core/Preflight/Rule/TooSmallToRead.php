@@ -22,7 +22,7 @@ final class TooSmallToRead extends ItemRule
             ? $this->finding('text.too_small', Severity::Caution, $zone, $item, [
                 'cap' => (string) $cap->round(),
                 'least' => $zone->leastCapPx,
-                'size' => $zone->leastSizesPx()[(string) $item->entry],
+                'size' => (int) $zone->leastSizePx($item),
             ])
             : null;
     }

@@ -3,7 +3,7 @@ import { drawWeb } from './elsewhere'
 import { faceName } from './faces'
 import { drawChart, drawDial, drawProgress, drawQr, drawShape, tickDial } from './figures'
 import { drawLive } from './live'
-import type { DrawingKind, Drawings, Item, Rect, Still, TextLine, TextLook } from './types'
+import type { Drawing, DrawingKind, Drawings, Item, Rect, Still, SubItem, TextLine, TextLook } from './types'
 
 export type MediaUrl = (sha256: string) => string
 
@@ -54,7 +54,31 @@ export function drawItem(item: Item, mediaUrl: MediaUrl): HTMLElement {
   if ('ground' in item) box.style.background = item.ground ?? 'transparent'
   if (item.kind === 'colour') box.style.background = item.colour
   box.append(...(DRAWERS[item.kind] as Drawer<DrawingKind>)(item, mediaUrl))
+  for (const part of item.parts ?? []) box.append(drawPart(item, part, mediaUrl))
   return box
+}
+
+/** A part of a row is drawn as an item of its own, in its place. */
+function drawPart(item: Item, { rect, drawing }: SubItem, mediaUrl: MediaUrl): HTMLElement {
+  const frame = document.createElement('div')
+  frame.className = 'pane-part'
+  place(frame, rect.map((side) => side * 1000) as Rect)
+  frame.append(drawItem(within(item, drawing), mediaUrl))
+  return frame
+}
+const within = ({ entry, ms, transition }: Item, drawing: Drawing): Item => ({ entry, ms, transition, ...drawing })
+
+/** The boxes of an item and of the parts of its rows, each with what it draws. */
+export function boxesOf(box: HTMLElement, item: Item): [HTMLElement, Item][] {
+  if (!item.parts) return [[box, item]]
+  const frames = [...box.children].slice(-item.parts.length)
+  return [
+    [box, item],
+    ...item.parts.map(({ drawing }, index): [HTMLElement, Item] => [
+      frames[index]!.firstElementChild as HTMLElement,
+      within(item, drawing),
+    ]),
+  ]
 }
 
 function place(element: HTMLElement, [x, y, width, height]: Rect): void {

@@ -1,4 +1,4 @@
-import { drawItem, letText, moveTicker, tick, type MediaUrl } from './draw'
+import { boxesOf, drawItem, letText, moveTicker, tick, type MediaUrl } from './draw'
 import { drawEdge, showShare } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
@@ -11,6 +11,7 @@ import type { Item, ZonePlan } from './types'
 /** How much has passed of the scene or of a zone's playlist. */
 export type ShareOf = (of: string, whole: boolean) => number
 
+const still = (box: HTMLElement): void => box.querySelectorAll('video').forEach((video) => video.pause())
 const KEPT_ITEMS = 8
 const NEAR_MS = 3000
 
@@ -80,8 +81,7 @@ export class StageZone {
     for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
     enter(box, item.transition, now.sinceMs, forMs)
     if (previous >= 0) this.hold(previous, now.sinceMs, nowMs)
-    this.move(box, item, now.sinceMs, nowMs, running)
-    if (item.kind === 'progress') showShare(box, item, share(item.of, item.whole))
+    this.move(box, item, now.sinceMs, nowMs, running, share)
     if (now.leftMs !== null && now.leftMs < NEAR_MS && many) this.box((now.index + 1) % this.plan.items.length)
     return item.entry
   }
@@ -103,9 +103,28 @@ export class StageZone {
     return now.leftMs === null ? 0 : now.sinceMs / Math.max(1, now.sinceMs + now.leftMs)
   }
 
-  private move(box: HTMLElement, item: Item | undefined, sinceMs: number, nowMs: number, running: boolean): void {
+  private move(
+    box: HTMLElement,
+    item: Item | undefined,
+    sinceMs: number,
+    nowMs: number,
+    running: boolean,
+    share?: ShareOf,
+  ): void {
     if (!item) return
+    for (const [own, part] of boxesOf(box, item)) this.moveOne(own, part, sinceMs, nowMs, running, share)
+  }
+
+  private moveOne(
+    box: HTMLElement,
+    item: Item,
+    sinceMs: number,
+    nowMs: number,
+    running: boolean,
+    share?: ShareOf,
+  ): void {
     tick(box, item, nowMs)
+    if (item.kind === 'progress' && share) showShare(box, item, share(item.of, item.whole))
     if (item.kind === 'text') {
       moveTicker(box, item, sinceMs)
       letText(box, item, sinceMs, running)
@@ -128,7 +147,7 @@ export class StageZone {
       this.drop(this.drawn.get(known))
       this.drawn.delete(known)
     }
-    for (const [known, other] of this.drawn) if (known !== index) other.querySelector('video')?.pause()
+    for (const [known, other] of this.drawn) if (known !== index) still(other)
   }
 
   private box(index: number): HTMLElement {
@@ -144,7 +163,7 @@ export class StageZone {
   }
 
   pause(): void {
-    for (const box of this.drawn.values()) box.querySelector('video')?.pause()
+    for (const box of this.drawn.values()) still(box)
   }
 
   private drop(box: HTMLElement | undefined): void {

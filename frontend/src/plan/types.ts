@@ -53,6 +53,16 @@ export interface Timing {
   entry: string | null
   ms: number | null
   transition: Transition
+  /** Of rows, over its own drawing. */
+  parts?: SubItem[]
+}
+/** One part of a row in one of its places: in px of the zone. */
+export interface SubItem {
+  part: string
+  place: number
+  record: number
+  rect: Rect
+  drawing: Drawing
 }
 export type ClockToken = { field: string } | { text: string }
 /** So many seconds each; `of`: so many of them make the next larger one. */
