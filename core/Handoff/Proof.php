@@ -14,12 +14,14 @@ use UpperPane\Core\Base\Refusal;
 final readonly class Proof
 {
     private const MOST_ZONES = 500;
+    private const MOST_OUTPUTS = 64;
 
     /**
      * @param ?int                   $release   id; null while the idle card shows
      * @param array<string, ?string> $zones     zone id → entry id; null where the zone shows one thing
      * @param ?string                $programme SHA-256; null from pages of the version before
      * @param ?string                $plan      SHA-256; null from pages of the version before
+     * @param list<OutputReport>     $outputs   of the player's pages, one for each; none where one page shows all
      */
     private function __construct(
         public ?int $release,
@@ -30,13 +32,14 @@ final readonly class Proof
         public ?string $scene,
         public ?string $programme,
         public ?string $plan,
+        public array $outputs,
     ) {
     }
 
     /** @throws Refusal with the place in the report */
     public static function parse(Input $input): self
     {
-        $input->keys(['release', 'at_ms', 'offset_ms', 'stepped', 'zones', 'scene', 'programme', 'plan']);
+        $input->keys(['release', 'at_ms', 'offset_ms', 'stepped', 'zones', 'scene', 'programme', 'plan', 'outputs']);
         $zones = [];
         $members = $input->child('zones')->members();
         if (count($members) > self::MOST_ZONES) {
@@ -64,6 +67,9 @@ final readonly class Proof
             $input->optional('scene')?->asId(),
             self::hash($input->optional('programme')),
             self::hash($input->optional('plan')),
+            $input->has('outputs')
+                ? array_map(OutputReport::read(...), $input->list('outputs', self::MOST_OUTPUTS))
+                : [],
         );
     }
 
@@ -79,15 +85,19 @@ final readonly class Proof
             'zones' => $this->zones,
             'programme' => $this->programme,
             'plan' => $this->plan,
-        ];
+        ] + ($this->outputs === []
+            ? []
+            : ['outputs' => array_map(static fn (OutputReport $output) => $output->toArray(), $this->outputs)]);
     }
 
     private static function hash(?Input $said): ?string
     {
-        if ($said === null || $said->isNull()) {
-            return null;
-        }
+        return $said === null || $said->isNull() ? null : self::sha256($said);
+    }
 
+    /** @throws Refusal */
+    public static function sha256(Input $said): string
+    {
         return preg_match('/^[0-9a-f]{64}$/D', $said->asText(64)) === 1
             ? $said->asText(64)
             : throw Refusal::because('input.id', $said->path, ['value' => $said->asText(64)]);

@@ -181,6 +181,19 @@ final class HandoffTest extends ApiCase
 
         $prove($gate['ordered']['release'], $shown);
         self::assertSame('proven', $state()['state']);
+        self::assertNull($state()['shows']['outputs'], 'one page shows all');
+        $output = static fn (int $number, int $offset) => [
+            'number' => $number,
+            'plan' => str_repeat('a', 64),
+            'offset_ms' => $offset,
+        ];
+        foreach ([[34, true], [35, false]] as [$apart, $agree]) {
+            $prove($gate['ordered']['release'], $shown, ['outputs' => [$output(1, 0), $output(2, $apart)]]);
+            self::assertSame(['numbers' => [1, 2], 'agree' => $agree], $state()['shows']['outputs']);
+        }
+        $other = ['plan' => str_repeat('b', 64)] + $output(2, 0);
+        $prove($gate['ordered']['release'], $shown, ['outputs' => [$output(1, 0), $other]]);
+        self::assertFalse($state()['shows']['outputs']['agree'], 'another plan');
         $prove($gate['ordered']['release'], ['z-view' => 'something'] + $shown);
         self::assertSame(['different', ['B']], [$state()['state'], $state()['shows']['differences']]);
         $prove(0, $shown);

@@ -47,6 +47,10 @@ final class OutputWindowTest extends BrowserCase
             'the line begins in the first and ends in the second',
         );
         $window->open('/play/lookout-1?output=9')->see('knows no output 9 of lookout-1');
+        $window->open('/play/lookout-1?output=1');
+        $window->browser->switchTo()->newWindow('window');
+        $window->open('/play/lookout-1?output=2');
+        $page->open('/hand-off')->see('Its outputs 1, 2 show the same, by one clock.', '[data-player="lookout-1"]');
     }
 
     /**

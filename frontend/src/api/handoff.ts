@@ -35,6 +35,8 @@ export interface PlayerLine {
     zones: Record<string, string | null>
     offset_ms: number
     stepped: boolean
+    /** Of its pages, one for each output; null where there are not two. */
+    outputs: { numbers: number[]; agree: boolean } | null
   } | null
 }
 

@@ -43,6 +43,9 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
         <span class="hint">
           {{ listed(proofAt(player.shows.received_ms), player.shows.stepped && t('handoff.stepped')) }}
         </span>
+        <span v-if="player.shows.outputs" :class="player.shows.outputs.agree ? 'hint' : 'refusal'">
+          {{ t(player.shows.outputs.agree ? 'handoff.agree' : 'handoff.disagree', { outputs: player.shows.outputs.numbers.join(', ') }) }}
+        </span>
         <span v-if="player.shows.differences.length" class="refusal">
           {{ t('handoff.differs', { letters: player.shows.differences.join(', ') }) }}
         </span>

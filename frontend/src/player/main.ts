@@ -6,7 +6,7 @@ import { askToBe, ownIdentity } from './pairing'
 import { whatShows, type Shows } from './shows'
 import { loadKept, saveKept, type Held, type Identity, type Kept } from './store'
 import { SteadyClock } from './steady'
-import { Together } from './together'
+import { Together, type OutputShows } from './together'
 import { RasterWindow, windowFor } from './window'
 import { say } from './words'
 
@@ -75,7 +75,16 @@ class Player {
     requestAnimationFrame(this.frame)
   }
 
+  /** What the outputs of this player show, as far as their pages are open. */
+  private outputs(): { outputs?: OutputShows[] } {
+    const number = purpose.output
+    const plan = this.shows?.plan.sha256
+    if (number === null || !plan) return {}
+    return { outputs: this.together.shows({ number, plan, offset_ms: this.clock.now() - Date.now() }) }
+  }
+
   poll = async (): Promise<void> => {
+    this.outputs()
     if (this.polling) return
     this.polling = true
     try {
@@ -131,6 +140,7 @@ class Player {
       offset_ms: this.clock.offsetMs(Date.now()),
       stepped: this.clock.stepped,
       ...this.shown,
+      ...this.outputs(),
     }).catch(() => undefined)
   }
 

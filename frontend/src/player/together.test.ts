@@ -17,6 +17,18 @@ const page = (code: string): { said: string[]; one: Together } => {
 }
 const arrived = (): Promise<void> => new Promise((done) => setTimeout(done, 0))
 
+it('knows what the other outputs show', async () => {
+  const [first, second] = [page('lookout-1'), page('lookout-1')]
+  const own = { number: 2, plan: 'b', offset_ms: 5 }
+  expect(second.one.shows(own)).toEqual([own])
+  let all = first.one.shows({ number: 1, plan: 'a', offset_ms: 5 })
+  while (all.length < 2) {
+    await arrived()
+    all = first.one.shows({ number: 1, plan: 'a', offset_ms: 5 })
+  }
+  expect(all).toEqual([{ number: 1, plan: 'a', offset_ms: 5 }, own])
+})
+
 it('tells the other pages of the same player, and nobody else', async () => {
   const [first, second, other] = [page('hall-1'), page('hall-1'), page('hall-2')]
   first.one.took('abc')

@@ -13,7 +13,9 @@ use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\UseCase\Gate;
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Handoff\OutputReport;
 use UpperPane\Core\Handoff\PlayerState;
 
 /** What surfaces should show, and what their players say they show. */
@@ -76,7 +78,21 @@ final readonly class PlayerStates
                         'scene' => $proof->report['scene'] ?? null,
                         'offset_ms' => $proof->report['offset_ms'],
                         'stepped' => $proof->report['stepped'],
+                        'outputs' => self::outputs($proof),
                     ],
+        ];
+    }
+
+    /** @return ?array{numbers: list<int>, agree: bool} null where it does not tell of two */
+    private static function outputs(ProofRow $proof): ?array
+    {
+        $report = Input::of($proof->report);
+        $outputs = $report->has('outputs') ? array_map(OutputReport::read(...), $report->list('outputs')) : [];
+        $agree = OutputReport::agree($outputs);
+
+        return $agree === null ? null : [
+            'numbers' => array_map(static fn (OutputReport $output) => $output->number, $outputs),
+            'agree' => $agree,
         ];
     }
 
