@@ -8,8 +8,8 @@ declare(strict_types=1);
 
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Picture\CutOut;
-use UpperPane\Core\Text\TextMode;
-use UpperPane\Core\Text\TextSetter;
+use UpperPane\Core\Text\Setting\TextMode;
+use UpperPane\Core\Text\Setting\TextSetter;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\TestFonts;
 

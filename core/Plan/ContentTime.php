@@ -14,7 +14,7 @@ use UpperPane\Core\Design\Fill\TextFill;
 use UpperPane\Core\Design\LengthKind;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Picture\MediaShelf;
-use UpperPane\Core\Text\ReadingTime;
+use UpperPane\Core\Text\Setting\ReadingTime;
 
 /** How long things take by themselves (model §6), without drawing them. */
 final readonly class ContentTime

@@ -9,7 +9,7 @@ use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\Variant;
-use UpperPane\Core\Text\SetText;
+use UpperPane\Core\Text\Setting\SetText;
 use UpperPane\Core\Web\WebFacts;
 
 /** One thing a zone shows for a time: how it is drawn, and the facts the preflight judges it by. */

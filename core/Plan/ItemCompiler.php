@@ -26,6 +26,10 @@ use UpperPane\Core\Picture\FitMode;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\Quality;
 use UpperPane\Core\Picture\Variant;
+use UpperPane\Core\Plan\Fill\ChartCompiler;
+use UpperPane\Core\Plan\Fill\FigureCompiler;
+use UpperPane\Core\Plan\Fill\FrameCompiler;
+use UpperPane\Core\Plan\Fill\TextCompiler;
 
 /** One fill in a box → how it is drawn there. */
 final readonly class ItemCompiler

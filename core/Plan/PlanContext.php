@@ -12,7 +12,7 @@ use UpperPane\Core\Style\Palette;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Text\Fonts;
-use UpperPane\Core\Text\Widths;
+use UpperPane\Core\Text\Setting\Widths;
 use UpperPane\Core\Web\WebShelf;
 
 /**

@@ -12,6 +12,7 @@ use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Placed;
+use UpperPane\Core\Plan\Fill\FigureCompiler;
 
 /** One zone where it lies → its plan. */
 final readonly class ZoneCompiler

@@ -10,8 +10,12 @@ use UpperPane\Core\Plan\Paint\PaintedScene;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\Fill\FillRules;
 
-/** All rules over a plan. A *stop* among the findings blocks a release. A rule is one file and one line here. */
+/**
+ * All rules over a plan. A *stop* among the findings blocks a release. A rule is one file and one line, here or where
+ * its kind of fill names it.
+ */
 final readonly class Preflight
 {
     /**
@@ -29,28 +33,14 @@ final readonly class Preflight
         return new self(
             [
                 new Rule\EmptyPane(),
-                new Rule\EmptyPlaylist(),
-                new Rule\WordlessText(),
-                new Rule\MissingFile(),
-                new Rule\Stretched(),
-                new Rule\Enlarged(),
-                new Rule\CutAway(),
-                new Rule\VideoLongerThanSlot(),
+                ...FillRules::all(),
                 new Rule\FadeTooLong(),
-                new Rule\TextOverflows(),
-                new Rule\TextApproximate(),
                 new Rule\OnSeam(),
                 new Rule\TooSmallToRead(),
-                new Rule\TickerTooFast(),
-                new Rule\QrUnreadable(),
-                new Rule\WebNotShown(),
-                new Rule\LiveWithout(),
                 new Rule\StyleNotTaken(),
-                new Rule\NoLongerAllowed(),
-                new Rule\ChartUnclear(),
             ],
             [new Rule\SoundsTogether()],
-            [new Rule\Hidden(), new Rule\Contrast(), new Rule\CodeUnclear(), new Rule\ProgressOfNothing()],
+            [new Rule\Hidden(), new Rule\Contrast(), ...FillRules::painted()],
         );
     }
 

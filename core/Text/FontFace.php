@@ -5,6 +5,10 @@ declare(strict_types=1);
 namespace UpperPane\Core\Text;
 
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Text\File\FontReader;
+use UpperPane\Core\Text\File\FontUpload;
+use UpperPane\Core\Text\Setting\LineBreaker;
+use UpperPane\Core\Text\Setting\Measure;
 use UpperPane\Core\Text\Shaping\Characters;
 use UpperPane\Core\Text\Shaping\Plans;
 use UpperPane\Core\Text\Shaping\Script;

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace UpperPane\App\Adapter;
 
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Text\File\FontReader;
 use UpperPane\Core\Text\FontFace;
-use UpperPane\Core\Text\FontReader;
 use UpperPane\Core\Text\Fonts;
 
 /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\Pane;
 
-use UpperPane\Core\Text\FontFacts;
+use UpperPane\Core\Text\File\FontFacts;
 
 /** A font file → what it says of itself. */
 final readonly class FontCommand implements FileCommand

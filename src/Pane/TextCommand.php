@@ -7,8 +7,8 @@ namespace UpperPane\App\Pane;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Text\Fonts;
-use UpperPane\Core\Text\TextMode;
-use UpperPane\Core\Text\TextSetter;
+use UpperPane\Core\Text\Setting\TextMode;
+use UpperPane\Core\Text\Setting\TextSetter;
 
 /** A text, a face and a box → the size taken, its lines with their widths, the room used. */
 final readonly class TextCommand implements Command

@@ -8,7 +8,7 @@ use Doctrine\DBAL\Connection;
 use League\Flysystem\FilesystemOperator;
 use UpperPane\App\Adapter\FontLibrary;
 use UpperPane\App\Adapter\MediaFiles;
-use UpperPane\Core\Text\FontUpload;
+use UpperPane\Core\Text\File\FontUpload;
 
 /** The faces of a site: those that the app brings, and those of its Stock. */
 final readonly class FontShelf

@@ -6,7 +6,7 @@ namespace UpperPane\App\Repository;
 
 use Doctrine\DBAL\Connection;
 use UpperPane\App\Adapter\ShiftedClock;
-use UpperPane\Core\Text\Widths;
+use UpperPane\Core\Text\Setting\Widths;
 
 /** What browsers measured of lines at a site, by the sum of face and text. */
 final readonly class MeasuredTexts

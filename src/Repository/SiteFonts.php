@@ -6,9 +6,9 @@ namespace UpperPane\App\Repository;
 
 use UpperPane\App\Adapter\FontLibrary;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Text\File\FontUpload;
 use UpperPane\Core\Text\FontFace;
 use UpperPane\Core\Text\Fonts;
-use UpperPane\Core\Text\FontUpload;
 
 /**
  * The app's faces, then those that were uploaded, which are looked for when somebody names one.

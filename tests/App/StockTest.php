@@ -12,7 +12,7 @@ use UpperPane\App\Adapter\MediaFiles;
 use UpperPane\App\Job\InspectMedia;
 use UpperPane\App\Job\MakeVariant;
 use UpperPane\App\Repository\Variants;
-use UpperPane\Core\Text\FontFile;
+use UpperPane\Core\Text\File\FontFile;
 use UpperPane\Demo\Sketch;
 use UpperPane\Tests\Support\Files;
 

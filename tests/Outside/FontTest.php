@@ -8,7 +8,7 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Base\Refusal;
-use UpperPane\Core\Text\FontFacts;
+use UpperPane\Core\Text\File\FontFacts;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\TestFonts;
 

@@ -8,10 +8,10 @@ use PHPUnit\Framework\TestCase;
 use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Geometry\Size;
-use UpperPane\Core\Text\LineBreaker;
-use UpperPane\Core\Text\MixedFaces;
-use UpperPane\Core\Text\TextMode;
-use UpperPane\Core\Text\TextSetter;
+use UpperPane\Core\Text\Setting\LineBreaker;
+use UpperPane\Core\Text\Setting\MixedFaces;
+use UpperPane\Core\Text\Setting\TextMode;
+use UpperPane\Core\Text\Setting\TextSetter;
 use UpperPane\Tests\Support\Chromium;
 use UpperPane\Tests\Support\TestFonts;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
-use UpperPane\Core\Text\TextMode;
+use UpperPane\Core\Text\Setting\TextMode;
 
 /**
  * One style for a whole text: face, size and least size in design px, mode, line height in thousandths of the size (0:

@@ -15,7 +15,7 @@ use UpperPane\Core\Picture\Variant;
 use UpperPane\Core\Picture\VariantShelf;
 use UpperPane\Core\Text\FontFace;
 use UpperPane\Core\Text\Fonts;
-use UpperPane\Core\Text\Widths;
+use UpperPane\Core\Text\Setting\Widths;
 use UpperPane\Core\Web\WebFacts;
 use UpperPane\Core\Web\WebShelf;
 use UpperPane\Core\Web\WebState;

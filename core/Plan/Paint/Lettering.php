@@ -10,7 +10,7 @@ use UpperPane\Core\Plan\Item;
  * The letters of an item, by their colours, read from what is drawn. How wide a part of a line is that has a colour of
  * its own goes by its share of the letters.
  *
- * @phpstan-import-type Line from \UpperPane\Core\Plan\TextCompiler
+ * @phpstan-import-type Line from \UpperPane\Core\Plan\Fill\TextCompiler
  *
  * @phpstan-type Look array{size: int, line_mpx: int, colour: string, lines?: list<Line>, words?: list<Line>,
  *     box_mpx?: array{int, int, int, int}, align?: string, outline?: array{colour: string},

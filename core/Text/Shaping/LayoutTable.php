@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Text\Shaping;
 
-use UpperPane\Core\Text\FontFile;
+use UpperPane\Core\Text\File\FontFile;
 
 /**
  * A GSUB or GPOS table of an OpenType file: which lookups its features name in each script, what each lookup passes

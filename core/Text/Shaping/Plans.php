@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Text\Shaping;
 
-use UpperPane\Core\Text\FontReader;
+use UpperPane\Core\Text\File\FontReader;
 
 /**
  * Which lookups of a font shape each script; found once.

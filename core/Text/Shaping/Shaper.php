@@ -10,7 +10,7 @@ namespace UpperPane\Core\Text\Shaping;
  *
  * @phpstan-import-type Lookup from LayoutTable
  * @phpstan-import-type Subtable from SubtableReader
- * @phpstan-import-type Tables from \UpperPane\Core\Text\FontReader
+ * @phpstan-import-type Tables from \UpperPane\Core\Text\File\FontReader
  */
 final class Shaper
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Text\Shaping;
 
-use UpperPane\Core\Text\FontFile;
+use UpperPane\Core\Text\File\FontFile;
 
 /**
  * What the subtables of lookups do, as arrays that {@see Shaper} follows (ISO/IEC 14496-22 §6.3): of substitutions all

@@ -9,11 +9,11 @@ use Random\Engine\Mt19937;
 use Random\Randomizer;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
-use UpperPane\Core\Text\LineBreaker;
-use UpperPane\Core\Text\ReadingTime;
-use UpperPane\Core\Text\SetText;
-use UpperPane\Core\Text\TextMode;
-use UpperPane\Core\Text\TextSetter;
+use UpperPane\Core\Text\Setting\LineBreaker;
+use UpperPane\Core\Text\Setting\ReadingTime;
+use UpperPane\Core\Text\Setting\SetText;
+use UpperPane\Core\Text\Setting\TextMode;
+use UpperPane\Core\Text\Setting\TextSetter;
 use UpperPane\Tests\Support\TestFonts;
 
 final class TextTest extends TestCase
