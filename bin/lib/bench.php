@@ -286,6 +286,7 @@ foreach (['a grid' => $grid, 'hung freely' => $hung] as $how => $shape) {
     $row("(e) panels resolved, $how: 400", $most, ' ms', null);
 }
 
+require __DIR__.'/bench-inputs.php';
 require __DIR__.'/bench-fills.php';
 require __DIR__.'/bench-stock.php';
 require __DIR__.'/bench-jobs.php';
