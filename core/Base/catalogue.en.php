@@ -531,6 +531,31 @@ return [
     'count.field' => ['“{field}” is no field of a count.', 'Use {known}, and put letters into single quotes.'],
     'count.empty' => ['The pattern shows no time.', 'Write for example D HH:mm:ss.'],
     'time.civil' => ['“{value}” is no date and time.', 'Write it as 2026-12-24T18:00.'],
+    'time.instant' => ['“{value}” is no instant.', 'Write it as 2026-12-24T18:00:00Z, between 1970 and 2400.'],
+    'time.zone' => ['There is no time zone “{zone}”.', 'Name one of the tz database, such as Europe/London.'],
+    'time.of_day' => ['“{value}” is no time of day.', 'Write it as 18:30; 24:00 is the end of the day.'],
+    'schedule.end_before' => [
+        'It would end at {end}, before it begins.',
+        'Leave out the days to mean the next day, or end later.',
+    ],
+    'schedule.until_before' => ['It would end before it begins.', 'Ask for a stretch that ends later.'],
+    'schedule.entry_twice' => ['Two entries are called “{id}”.', 'Give each an id of its own.'],
+    'recurrence.part' => [
+        '“{part}” says nothing in this rule.',
+        'Write it as in RFC 5545, such as FREQ=WEEKLY;BYDAY=MO,TU; each part once.',
+    ],
+    'recurrence.number' => ['“{part}” is not between {least} and {most}.', 'Choose a number in between.'],
+    'recurrence.day_number' => [
+        'The number in “{part}” counts weekdays of a month or a year.',
+        'Leave it out, or say FREQ=MONTHLY or FREQ=YEARLY without week numbers.',
+    ],
+    'recurrence.until' => ['“{value}” is no end of a rule.', 'Write it in UTC with time, as 20261224T180000Z.'],
+    'recurrence.count_and_until' => ['The rule has two ends.', 'Say COUNT or UNTIL.'],
+    'recurrence.start' => [
+        'The rule does not come on {start}, where it would begin.',
+        'Begin on {first}, the first that it does.',
+    ],
+    'recurrence.never' => ['The rule “{rule}” never comes.', 'Change its days.'],
     'cutout.no_picture' => ['This is no PNG or WebP that can be read.', 'Save it anew as a PNG with an alpha channel.'],
     'cutout.too_large' => [
         'The picture has {width} × {height} px, more than the {most} that openings are looked for in.',

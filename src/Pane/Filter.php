@@ -40,6 +40,7 @@ final readonly class Filter
             new SmilWriteCommand(),
             new PlaylistCommand(),
             new PeriodCommand(),
+            new ScheduleCommand(),
         ]);
     }
 

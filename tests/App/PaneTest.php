@@ -23,6 +23,11 @@ final class PaneTest extends TestCase
             '{"size":[1920,1080],"tree":{"split":"rows","gutter":0,"parts":[{"size":"1fr","split":"columns","parts":[{"size":"1320px","pane":"A"},{"size":"1fr","pane":"B"}]},{"size":"200px","pane":"C"}]}}',
             '{"panes":{"A":[0,0,1320,880],"B":[1320,0,600,880],"C":[0,880,1920,200]},"mullions":[{"axis":"y","at":880,"gutter":0,"from":0,"to":1920,"parts":["/tree/parts/0","/tree/parts/1"],"between":[["A","B"],["C"]]},{"axis":"x","at":1320,"gutter":0,"from":0,"to":880,"parts":["/tree/parts/0/parts/0","/tree/parts/0/parts/1"],"between":[["A"],["B"]]}]}',
         ];
+        yield 'windows over the change of clocks' => [
+            'schedule',
+            '{"zone":"Europe/Berlin","from":"2026-03-27T00:00:00Z","until":"2026-03-31T00:00:00Z","entries":[{"id":"a","start":"2026-03-20T02:30:00","end":"05:00","rrule":"FREQ=DAILY","rdate":["2026-03-28T12:00:00"],"exdate":["2026-03-29T02:30:00"]}]}',
+            '{"windows":[{"entry":"a","from":"2026-03-27T01:30:00Z","until":"2026-03-27T04:00:00Z"},{"entry":"a","from":"2026-03-28T01:30:00Z","until":"2026-03-28T04:00:00Z"},{"entry":"a","from":"2026-03-28T11:00:00Z","until":"2026-03-29T03:00:00Z"},{"entry":"a","from":"2026-03-30T00:30:00Z","until":"2026-03-30T03:00:00Z"}],"truncated":false}',
+        ];
         yield 'a single panel, turned' => [
             'surface',
             '{"panels":[{"native":[1920,1080],"active_mm":[1209.6,680.4],"rotation":90}]}',

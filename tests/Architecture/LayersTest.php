@@ -23,6 +23,7 @@ final class LayersTest
         'Book',
         'Layout',
         'Time',
+        'Schedule',
         'Legibility',
         'Picture',
         'Text',
