@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\App;
 
+use UpperPane\App\Repository\Documents;
 use UpperPane\Demo\Sketch;
 
 /** Batches: kept once, merged when they do not meet, refused with both versions when they do, undone and done again. */
@@ -18,6 +19,34 @@ final class EditTest extends ApiCase
 
         self::assertSame([2, 2, true], [$first['revision'], $again['revision'], $again['repeated']]);
         self::assertSame(['z-right'], array_keys($first['zones']), 'only what changed is answered');
+    }
+
+    /** What is not shown any more is not used any more. */
+    public function testAMediumIsUsedAsLongAsAZoneShowsIt(): void
+    {
+        $this->signIn();
+        $stock = fn (): array => $this->call('GET', '/api/sites/harrowmere/stock', null, 200)['media'];
+        $free = array_filter($stock(), static fn (array $one) => $one['uses'] === 0 && $one['kind'] === 'picture');
+        $id = array_column($free, 'id')[0];
+        $uses = static fn (): int => array_column($stock(), 'uses', 'id')[$id];
+        $this->edit([Sketch::fill('z-right', Sketch::picture($id))], 1);
+        self::assertSame(1, $uses());
+        $this->edit([Sketch::fill('z-right', Sketch::colour('#123456'))], 2);
+        self::assertSame(0, $uses());
+    }
+
+    /** A whole state is kept every so often, so that no reader walks through all that was ever done. */
+    public function testWholeStatesAreKept(): void
+    {
+        $this->signIn();
+        for ($revision = 1; $revision <= Documents::KEYFRAME_EVERY; ++$revision) {
+            $this->edit([Sketch::fill('z-right', Sketch::colour(sprintf('#0000%02X', $revision)))], $revision);
+        }
+        $kept = self::database()->fetchFirstColumn(
+            'SELECT number FROM revision WHERE document_id = ? AND keyframe IS NOT NULL ORDER BY number',
+            [self::BOARD],
+        );
+        self::assertSame([0, Documents::KEYFRAME_EVERY], array_map(intval(...), $kept));
     }
 
     public function testOtherZonesAreMergedAndTheSameZoneIsAChoice(): void

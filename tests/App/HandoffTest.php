@@ -26,7 +26,9 @@ final class HandoffTest extends ApiCase
             ['revision' => 1, 'note' => 'Second', 'made_as' => self::uuid()],
             201,
         );
+        $asked = (int) (microtime(true) * 1000);
         $given = $this->handOff('gate-1', $release['release'], after: 1);
+        self::assertGreaterThanOrEqual($asked + 4000, $given['ordered']['start_ms'], 'players have 4 s to take it');
         $paired = $this->pair('gate-1');
         $orders = json_decode((string) file_get_contents($this->published($paired['orders'])), true);
         $programme = (string) file_get_contents($this->published($orders['programme']['url']));

@@ -114,6 +114,8 @@ final class RightsTest extends ApiCase
                 }
             }
             self::assertSame([], $other, $who);
+            // It is not even said that it is there.
+            $this->call('GET', '/api/sites/aldermoor/stock', null, $here ? 200 : 404);
         }
     }
 

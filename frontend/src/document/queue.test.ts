@@ -81,6 +81,17 @@ describe('batches on their way', () => {
     expect((await BatchQueue.open('e', 'dina', 'two')).length).toBe(0)
   })
 
+  it('of several pages that are gone are sent in the order in which they were made', async () => {
+    vi.setSystemTime(5000)
+    await (await BatchQueue.open('d', 'dina', 'one')).add(made('later', '', 7))
+    held.add('one')
+    vi.setSystemTime(1000)
+    await (await BatchQueue.open('d', 'dina', 'two')).add(made('earlier', '', 7))
+    held.clear()
+    const queue = await BatchQueue.open('d', 'dina', 'three')
+    expect([queue.length, queue.first()?.commands]).toEqual([2, name('earlier')])
+  })
+
   it('stay with a page that is still open', async () => {
     const queue = await BatchQueue.open('d', 'dina', 'one')
     await queue.add(made('a', '', 1))

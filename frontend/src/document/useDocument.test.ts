@@ -56,6 +56,20 @@ describe('a document on a page', () => {
     expect([await sent, batches().map((one) => one.path)]).toEqual([true, ['/api/documents/b/batches']])
   })
 
+  it('takes no answer over that is for a document which is not open any more', async () => {
+    const document = made()
+    await document.open('left')
+    let there = (): void => undefined
+    const waiting = new Promise<void>((done) => (there = done))
+    server.answer = (_, path) => (path.endsWith('/batches') ? waiting.then(() => said(42)) : said(5))
+    const sending = document.send(name('for the one that is left'))
+    while (batches().length === 0) await new Promise((done) => setTimeout(done, 0))
+    const opening = document.open('next')
+    there()
+    await Promise.all([sending, opening])
+    expect([document.id.value, document.revision.value]).toEqual(['next', 5])
+  })
+
   it('keeps the revision on which each batch was made, whatever the server answers meanwhile', async () => {
     const document = made()
     await document.open('c')

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { takeBeside } from './fetching'
+import { takeBeside, takeWhole } from './fetching'
 
 /** Files by their address, and their SHA-256 from sha256sum. */
 const FILES: Record<string, string> = { '/a': '{"days":1}', '/one': '{"n":1}', '/two': '{"n":2}' }
@@ -9,6 +9,35 @@ const SUMS: Record<string, string> = {
   '/two': '363379742f80b51bdb9206579af7754911543079b9399cb3fc315fb199f476e8',
 }
 const file = (url: string) => ({ url, sha256: SUMS[url]! })
+
+describe('a programme', () => {
+  // Of `film`, and of the plan, from sha256sum.
+  const FILM = 'd0607f7ad2628b2af9158dfba06ce87166e66b15bf68f8f358f9aa27ccb7c321'
+  const PLAN = '920aa9d1eeb0e2c863e14862977f96d0da530075da50d7a640a239c9ad01c41b'
+  const plan = JSON.stringify({ plan: 2, media: [{ sha256: FILM, mime: 'video/mp4', bytes: 4 }], fonts: [] })
+  const ref = { release: 1, number: 1, name: 'Hall', sha256: PLAN, base: '/base/' }
+  const order = {
+    sha256: 'x',
+    number: 0,
+    url: null,
+    intervals: [{ from_ms: 0, until_ms: null, start_ms: 0, plan: ref }],
+  }
+  const served = (files: Record<string, string>): void => {
+    vi.stubGlobal('caches', {
+      open: () => Promise.resolve({ match: () => Promise.resolve(undefined), put: () => Promise.resolve() }),
+    })
+    vi.stubGlobal('fetch', (url: string) =>
+      Promise.resolve(new Response(files[url] ?? '', { status: url in files ? 200 : 404 })),
+    )
+  }
+
+  it('is taken with all of its media, or not at all', async () => {
+    served({ '/base/plan.json': plan })
+    await expect(takeWhole(order)).rejects.toThrow()
+    served({ '/base/plan.json': plan, [`/base/${FILM}`]: 'film' })
+    expect(Object.keys((await takeWhole(order)).plans)).toEqual([ref.sha256])
+  })
+})
 
 describe('what comes beside a programme', () => {
   const asked: string[] = []

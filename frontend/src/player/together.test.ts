@@ -27,6 +27,8 @@ it('knows what the other outputs show', async () => {
     all = first.one.shows({ number: 1, plan: 'a', offset_ms: 5 })
   }
   expect(all).toEqual([{ number: 1, plan: 'a', offset_ms: 5 }, own])
+  while (all.length > 1 && second.one.shows(own).length < 2) await arrived()
+  expect(second.one.shows(own)).toEqual(all)
 })
 
 it('tells the other pages of the same player, and nobody else', async () => {
