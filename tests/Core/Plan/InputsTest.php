@@ -33,6 +33,22 @@ final class InputsTest extends TestCase
         self::assertStringContainsString(hash('sha256', 'p'), $plan, 'the picture is in it');
     }
 
+    /** A page that let nobody show it when the plan was made is left out again, whatever it would say today. */
+    public function testWhatWasKnownOfAPageIsSealed(): void
+    {
+        $page = ['kind' => 'web', 'address' => 'https://refused.example/', 'width' => 1280, 'scroll' => 0] + [
+            'refresh_s' => null,
+            'still' => null,
+            'ground' => '#FFFFFF',
+        ];
+        [$judgement, $inputs] = self::recorded(Build::filled(Build::board(), 'a', $page));
+        $plan = CanonicalJson::encode($judgement->plan->toArray());
+        $again = Inputs::read((array) json_decode(CanonicalJson::encode($inputs->toArray()), true));
+
+        self::assertStringContainsString('"address":""', $plan);
+        self::assertSame($plan, CanonicalJson::encode($again->plan(new TestFonts())->toArray()));
+    }
+
     /** A medium that was replaced, one that is gone: the sealed answers are given, not those of today. */
     public function testWhatChangedSinceChangesNothingOfIt(): void
     {
