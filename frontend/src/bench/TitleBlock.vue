@@ -6,15 +6,13 @@ import { pixels } from '../ui/format'
 import type { Aside } from './aside/column'
 import { useDesign } from './store/design'
 import { useDrawing } from './canvas/drawing'
+import { worstOf } from '../ui/severity'
 
 const emit = defineEmits<{ aside: [aside: Aside] }>()
 const { t } = useI18n()
 const design = useDesign()
 const drawing = useDrawing()
-const worst = computed(
-  () =>
-    (['stop', 'caution', 'note'] as const).find((severity) => design.allFindings.some((finding) => finding.severity === severity)) ?? null,
-)
+const worst = computed(() => worstOf(design.allFindings))
 const verdict = computed(() => {
   if (!worst.value) return t('preflight.verdict-clear')
   return t(`preflight.${worst.value}s`, { count: design.allFindings.filter((finding) => finding.severity === worst.value).length })

@@ -7,6 +7,7 @@ import RefusalNote from '../../ui/RefusalNote.vue'
 import { pixels } from '../../ui/format'
 import type { ZonePlan } from '../../plan/types'
 import type { Beside } from './useBeside'
+import { worstOf } from '../../ui/severity'
 
 /** The same design on other surfaces and in other styles, side by side, with what does not fit there. */
 defineProps<{ sheets: Beside[]; tMs: number; error: unknown }>()
@@ -19,8 +20,7 @@ const zones = (sheet: Beside): ZonePlan[] => [
       .map((zone) => [zone.id, zone]),
   ).values(),
 ]
-const worst = (sheet: Beside): 'stop' | 'caution' | 'note' | null =>
-  (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
+const worst = (sheet: Beside) => worstOf(sheet.findings)
 </script>
 
 <template>

@@ -3,15 +3,14 @@ import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Finding } from '../../api/types'
 import FindingMark from '../../ui/FindingMark.vue'
+import { bySeverity } from '../../ui/severity'
 import { useDesign } from '../store/design'
 
 const emit = defineEmits<{ lead: [] }>()
 const { t } = useI18n()
 const design = useDesign()
 const count = (severity: Finding['severity']): number => design.allFindings.filter((finding) => finding.severity === severity).length
-const sorted = computed(() =>
-  [...design.allFindings].sort((a, b) => ['stop', 'caution', 'note'].indexOf(a.severity) - ['stop', 'caution', 'note'].indexOf(b.severity)),
-)
+const sorted = computed(() => [...design.allFindings].sort(bySeverity))
 function lead(finding: Finding): void {
   design.selected = finding.params['zone'] ?? null
   emit('lead')

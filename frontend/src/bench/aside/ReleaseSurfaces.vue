@@ -11,6 +11,7 @@ import type { Plan } from '../../plan/types'
 import { fileSize, pixels } from '../../ui/format'
 import PlanStill from '../../ui/PlanStill.vue'
 import { useDesign } from '../store/design'
+import { worstOf } from '../../ui/severity'
 
 /** For which surfaces a release is made: each with what it will show there and what is found. */
 const codes = defineModel<string[]>({ required: true })
@@ -24,8 +25,7 @@ const chosen = (code: string): boolean => codes.value.includes(code)
 /** Those that it is meant for first, each as it stands on the wall. */
 const ordered = computed(() => [...surfaces.value.filter((one) => meant(one.code)), ...surfaces.value.filter((one) => !meant(one.code))])
 const meant = (code: string): boolean => code === design.answer?.surface?.code || (design.answer?.surfaces.includes(code) ?? false)
-const worst = (sheet: SurfaceSheet): 'stop' | 'caution' | 'note' | null =>
-  (['stop', 'caution', 'note'] as const).find((severity) => sheet.findings.some((finding) => finding.severity === severity)) ?? null
+const worst = (sheet: SurfaceSheet) => worstOf(sheet.findings)
 /** What its players will have to fetch. */
 function weight(plan: Plan): string {
   const items = Object.values(plan.scenes).flatMap((scene) => scene.zones.flatMap((zone) => zone.items))

@@ -10,6 +10,7 @@ import { snapTo } from './snap'
 import { useMerge } from './useMerge'
 import { carried } from './stockDrag'
 import { swapping, useSwap } from './useSwap'
+import { worstOf } from '../../ui/severity'
 
 /** `quiet` while the canvas plays: letters and sizes step back. */
 const props = defineProps<{ scale: number; dragging: boolean; editable: boolean; quiet: boolean }>()
@@ -92,10 +93,7 @@ const halves = computed(() => {
 const hovered = computed(() => pointer.value?.zone)
 const isAtHand = (zone: string): boolean => zone === design.selected || (!props.dragging && zone === hovered.value)
 const shared = (zone: string): number => design.documents[zone]?.scenes.length ?? 1
-const severity = (zone: string): string => {
-  const found = (design.findings[zone] ?? []).map((finding) => finding.severity)
-  return ['stop', 'caution', 'note'].find((one) => found.includes(one as 'stop')) ?? ''
-}
+const severity = (zone: string): string => worstOf(design.findings[zone] ?? []) ?? ''
 </script>
 
 <template>
