@@ -28,8 +28,9 @@ final readonly class ReleasedPlan
     /**
      * @param array<string, mixed> $plan as {@see \UpperPane\Core\Plan\Plan::toArray()} wrote it, in this version or the
      *     one before
+     * @param ?list<int> $today the site's midnights around the instants that are asked for; null: those of the plan
      */
-    public static function read(array $plan): self
+    public static function read(array $plan, ?array $today = null): self
     {
         $input = Input::of($plan);
         if ($input->int('plan', 1, 2) === 1) {
@@ -52,7 +53,7 @@ final readonly class ReleasedPlan
             ],
             $input->child('round')->list('scenes', 1000, 1),
         );
-        $days = array_map(static fn (Input $day) => $day->asInt(0, \PHP_INT_MAX), $input->list('days'));
+        $days = $today ?? array_map(static fn (Input $day) => $day->asInt(0, \PHP_INT_MAX), $input->list('days'));
 
         return new self(
             RoundPlan::of($round === [] ? throw new \LogicException('The list has a scene.') : $round),

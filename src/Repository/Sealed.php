@@ -19,6 +19,7 @@ final readonly class Sealed
     /** Kinds of what lies in the table of its own; the plans of releases and the programmes lie with them. */
     public const PLAN = 'plan';
     public const SHEET = 'sheet';
+    public const ALMANAC = 'almanac';
     public const INPUTS = 'inputs';
 
     public function __construct(private Connection $database)

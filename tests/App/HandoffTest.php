@@ -51,6 +51,16 @@ final class HandoffTest extends ApiCase
             hash_file('sha256', $this->published($sheet['url'])),
             'orders say which sheet the key of the plan is',
         );
+        $almanac = $this->read($orders['almanac']['url']);
+        self::assertSame(
+            [$orders['almanac']['sha256'], 'Europe/London', true],
+            [
+                hash_file('sha256', $this->published($orders['almanac']['url'])),
+                $almanac['zone'],
+                $almanac['from_ms'] <= $asked && $asked < $almanac['days'][1],
+            ],
+            'and the almanac of today',
+        );
         self::assertTrue(
             (new Validator())
                 ->validate(

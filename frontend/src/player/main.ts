@@ -4,7 +4,8 @@ import type { Showing } from '../plan/stage'
 import { askTime, fetchOrders, forgetOthers, sendProof, takeBeside, takeWhole, wanted } from './fetching'
 import { askToBe, ownIdentity } from './pairing'
 import { whatShows, type Shows } from './shows'
-import { loadKept, saveKept, type Held, type Identity, type Kept } from './store'
+import { dated, type Almanac } from './almanac'
+import { loadKept, saveKept, type Held, type Identity, type Kept, type Named } from './store'
 import { SteadyClock } from './steady'
 import { Together, type OutputShows } from './together'
 import { RasterWindow, windowFor } from './window'
@@ -31,6 +32,8 @@ reach.file = (address) => `${address}.html`
 class Player {
   private held: Held | null = null
   private shows: Shows | null = null
+  /** The almanac that the stage goes by. */
+  private dates: Named | null = null
   private readonly stage = new RasterWindow(root, (sha256) => `${this.shows?.plan.base ?? ''}${sha256}`, purpose)
   private shown: Showing = { scene: '', zones: {} }
   private failed = ''
@@ -54,10 +57,13 @@ class Player {
   private follow(now: number): void {
     const before = this.shows
     this.shows = whatShows(this.held, now)
-    if (this.shows?.plan.sha256 === before?.plan.sha256) return
+    const almanac = this.kept.beside.almanac
+    if (this.shows?.plan.sha256 === before?.plan.sha256 && almanac === this.dates) return
+    this.dates = almanac
     const plan = this.shows ? this.held?.plans[this.shows.plan.sha256] : undefined
     if (!plan) return this.stage.clear()
-    word.textContent = this.stage.show(plan) ? '' : say('no-output', { output: purpose.output ?? 0, player: code })
+    const drawn = dated(plan, (almanac?.content as Almanac | undefined) ?? null)
+    word.textContent = this.stage.show(drawn) ? '' : say('no-output', { output: purpose.output ?? 0, player: code })
     const base = this.shows?.plan.base ?? ''
     void Promise.all(plan.fonts.map((face) => loadFace(face, (sha256) => base + sha256))).catch(() => undefined)
   }

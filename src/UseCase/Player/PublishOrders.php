@@ -6,6 +6,7 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\Published;
+use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Adapter\Unwritten;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
@@ -13,6 +14,7 @@ use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Sealed;
+use UpperPane\Core\Plan\Almanac;
 use UpperPane\Core\Plan\DataSheet;
 use UpperPane\Core\Plan\Programme;
 
@@ -32,6 +34,7 @@ final readonly class PublishOrders
         private Releases $releases,
         private Sealed $sealed,
         private MakeProgramme $programme,
+        private ShiftedClock $clock,
     ) {
     }
 
@@ -76,9 +79,26 @@ final readonly class PublishOrders
                         'url' => "/released/{$programme->folder}/programme.json",
                     ],
             'sheets' => $order === null ? [] : (object) $this->sheets($order),
-            // Its place: what days and clocks are ahead is not written yet.
-            'almanac' => null,
+            'almanac' => $this->almanac($player),
         ]);
+    }
+
+    /**
+     * The same one all day; every worker writes orders again each minute, so that it is renewed behind midnight.
+     *
+     * @return array{sha256: string, url: string}
+     *
+     * @throws Unwritten
+     */
+    private function almanac(Player $player): array
+    {
+        $zone = new \DateTimeZone($player->surface->site->timeZone);
+        $almanac = Almanac::of($zone, $this->clock->nowMs());
+        $url = $this->sealed->keep(Sealed::ALMANAC, $almanac->sha256(), $almanac->toArray());
+        ['folder' => $folder, 'content' => $content] = $this->sealed->kept($almanac->sha256());
+        $this->published->pack($folder, ['almanac.json' => $content], []);
+
+        return ['sha256' => $almanac->sha256(), 'url' => "{$url}almanac.json"];
     }
 
     /**

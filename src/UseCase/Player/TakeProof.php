@@ -18,10 +18,14 @@ use UpperPane\Core\Handoff\Proof;
 use UpperPane\Core\Handoff\ReleasedPlan;
 use UpperPane\Core\Plan\PlanRef;
 use UpperPane\Core\Plan\Programme;
+use UpperPane\Core\Time\Midnights;
 
 /** Takes what a player says it shows and holds it against what its surface's programme says it should. */
 final readonly class TakeProof
 {
+    /** As far as a report may be late, or a player's clock off. */
+    private const AROUND_MS = 7 * 86_400_000;
+
     public function __construct(
         private EntityManagerInterface $entities,
         private PairPlayer $pairing,
@@ -61,9 +65,20 @@ final readonly class TakeProof
         return new Expectation(
             Programme::read($row->content),
             function (PlanRef $ref) use (&$read, $row): ReleasedPlan {
-                return $read[$ref->sha256] ??= ReleasedPlan::read($this->plan($ref, $row->surface));
+                return $read[$ref->sha256] ??= ReleasedPlan::read(
+                    $this->plan($ref, $row->surface),
+                    $this->midnights($row->surface),
+                );
             },
         );
+    }
+
+    /** @return list<int> what players have of their almanac, around now; a plan's own end two weeks after its release */
+    private function midnights(SurfaceRow $surface): array
+    {
+        $now = $this->clock->nowMs();
+
+        return Midnights::over(new \DateTimeZone($surface->site->timeZone), $now - self::AROUND_MS, $now + self::AROUND_MS);
     }
 
     /** @return array<string, mixed> as it was sealed */
