@@ -73,12 +73,13 @@ final readonly class TakeProof
         );
     }
 
-    /** @return list<int> what players have of their almanac, around now; a plan's own end two weeks after its release */
+    /** @return list<int> what players have of their almanac, around now; a plan's own end some day */
     private function midnights(SurfaceRow $surface): array
     {
+        $zone = new \DateTimeZone($surface->site->timeZone);
         $now = $this->clock->nowMs();
 
-        return Midnights::over(new \DateTimeZone($surface->site->timeZone), $now - self::AROUND_MS, $now + self::AROUND_MS);
+        return Midnights::over($zone, $now - self::AROUND_MS, $now + self::AROUND_MS);
     }
 
     /** @return array<string, mixed> as it was sealed */

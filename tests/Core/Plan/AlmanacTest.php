@@ -32,7 +32,8 @@ final class AlmanacTest extends TestCase
         $morning = self::almanac('2026-03-28T00:00:00Z')->sha256();
         self::assertSame($morning, self::almanac('2026-03-28T23:59:59Z')->sha256());
         self::assertNotSame($morning, self::almanac('2026-03-29T00:00:00Z')->sha256());
-        self::assertSame(self::almanac('2026-03-29T00:00:00Z')->sha256(), self::almanac('2026-03-29T22:59:59Z')->sha256());
+        [$first, $last] = [self::almanac('2026-03-29T00:00:00Z'), self::almanac('2026-03-29T22:59:59Z')];
+        self::assertSame($first->sha256(), $last->sha256());
     }
 
     private static function almanac(string $instant): Almanac
