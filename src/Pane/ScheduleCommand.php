@@ -48,6 +48,7 @@ final class ScheduleCommand implements Command
             'rrule' => [
                 'type' => ['string', 'null'],
                 'maxLength' => 2000,
+                'pattern' => '^[A-Za-z]+=[^;]+(;[A-Za-z]+=[^;]+)*$',
                 'description' => 'RFC 5545 §3.3.10; UNTIL in UTC with time, and not with COUNT.',
             ],
             'rdate' => $dates,
@@ -55,7 +56,11 @@ final class ScheduleCommand implements Command
         ], ['id', 'start', 'end']);
 
         return Schema::object([
-            'zone' => ['type' => 'string', 'description' => 'IANA name.'],
+            'zone' => [
+                'type' => 'string',
+                'maxLength' => 60,
+                'description' => 'A name of the tz database, such as Europe/London.',
+            ],
             'from' => $instant,
             'until' => $instant,
             'entries' => ['type' => 'array', 'items' => $entry, 'maxItems' => self::MOST_ENTRIES],

@@ -87,16 +87,6 @@ const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000)
       @click="emit('choose', one.code)"
       @pointerdown.stop="emit('press', $event, one)" />
   </div>
-  <p
-    v-for="(one, index) in surfaces"
-    :key="`${one.code}-name`"
-    class="surface-name"
-    :style="{ left: `${names[index]!.x}px`, top: `${names[index]!.y}px`, '--leader': `${leader(one, index)}px` }"
-    aria-hidden="true">
-    {{ one.name }}
-    <br />
-    <span class="measure">{{ facts(one) }}</span>
-  </p>
   <svg class="floor" width="1" height="1" aria-hidden="true">
     <line :x1="-20000" :x2="20000" y1="0" y2="0" class="ground" />
     <g v-for="metre in lines" :key="metre">
@@ -118,4 +108,14 @@ const lines = computed(() => Array.from({ length: Math.floor(props.topMm / 1000)
       <text :x="drag.left * scale + 5" y="14">{{ drag.left }} mm</text>
     </g>
   </svg>
+  <p
+    v-for="(one, index) in surfaces"
+    :key="`${one.code}-name`"
+    class="surface-name"
+    :style="{ left: `${names[index]!.x}px`, top: `${names[index]!.y}px`, '--leader': `${leader(one, index)}px` }"
+    aria-hidden="true">
+    {{ one.name }}
+    <br />
+    <span class="measure">{{ facts(one) }}</span>
+  </p>
 </template>
