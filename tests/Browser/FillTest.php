@@ -84,6 +84,25 @@ final class FillTest extends BrowserCase
     }
 
     /** Letters that join are estimated by the core, measured by the browser once, and judged by that. */
+    public function testWordsSizeColourAndPlaceOfATextNeedNoScrolling(): void
+    {
+        $page = $this->begun('All in view', 2);
+        $page->script('Object.keys(localStorage).filter((key) => key.startsWith("bench:")).forEach((key) => localStorage.removeItem(key))');
+        $page->browser->navigate()->refresh();
+        $page->click('[data-pane]');
+        $this->become($page, 0, 'text');
+        $page->keys('Mind the gap')->see('Mind the gap', '.pane-text');
+        $page->press('Place', 'aside');
+
+        foreach (['Width', 'Height', 'Text', 'Size', 'Ink'] as $label) {
+            self::assertTrue($page->script(
+                'const box = arguments[0].getBoundingClientRect(); return box.top > 0 && box.bottom <= innerHeight',
+                $page->field($label),
+            ), "$label is in view, and nothing was scrolled");
+        }
+        self::assertSame(0, $page->script('return document.querySelector("aside").scrollTop'));
+    }
+
     public function testJoiningLettersAreMeasuredByTheBrowser(): void
     {
         $page = $this->begun('Arabic', 1);

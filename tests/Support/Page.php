@@ -40,7 +40,7 @@ final class Page
         $this->press('Sign in');
         $this->see('Elevation', 'h1');
         // As somebody leaves them who needs them all.
-        $this->script('for (const one of ["place", "fill", "look", "time", "entry-look", "entry-time"]) localStorage.setItem(`bench:section:${one}`, "open")');
+        $this->script('for (const one of ["place", "place-more", "fill", "look", "time", "entry-look", "entry-time"]) localStorage.setItem(`bench:section:${one}`, "open")');
 
         return $this;
     }

@@ -1,29 +1,19 @@
 <script setup lang="ts">
-import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
+import { BFormCheckbox } from 'bootstrap-vue-next'
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
-import { ANCHORS, type Anchor } from '../../api/floats'
 import MeasureField from '../../ui/MeasureField.vue'
 import { useDesign } from '../store/design'
 import LengthField from '../fills/LengthField.vue'
 import { useFloats } from '../store/useFloats'
 
-/** Where one float is held and lies, in the units it is written in. */
+/** How large one float is and where it lies, in the units it is written in. */
 const props = defineProps<{ zone: string }>()
 const { t } = useI18n()
 const design = useDesign()
 const floats = useFloats()
 const place = computed(() => design.bench.floats[props.zone])
 const plan = computed(() => design.zones[props.zone])
-/** Panes by their letters, panels by theirs. */
-const frames = computed(() => [
-  { value: 'canvas', text: t('float.canvas') },
-  ...design.plans.filter((one) => !one.float).map((one) => ({ value: `pane:${one.id}`, text: t('float.pane', { letter: one.letter }) })),
-  ...(Object.keys(design.answer?.panels ?? {}).length > 1
-    ? Object.keys(design.answer?.panels ?? {}).map((panel) => ({ value: `panel:${panel}`, text: t('float.panel', { panel }) }))
-    : []),
-])
-const anchors = ANCHORS
 function pair(index: 0 | 1, text: string, old: [string, string]): [string, string] {
   return index === 0 ? [text, old[1]] : [old[0], text]
 }
@@ -37,7 +27,6 @@ watch(
   ([, kind]) => (keepsRatio.value = kind === 'picture' || kind === 'video'),
   { immediate: true },
 )
-const hold = (frame: string, anchor: Anchor): void => void floats.anchor(props.zone, frame, anchor)
 </script>
 
 <template>
@@ -72,37 +61,6 @@ const hold = (frame: string, anchor: Anchor): void => void floats.anchor(props.z
         :value="place.opacity ?? 1000"
         :refusal="design.refusal"
         @set="floats.traits([zone], { opacity: $event })" />
-    </div>
-    <div class="anchor-row">
-      <fieldset class="anchor-points" :aria-label="t('float.anchor')">
-        <button
-          v-for="anchor in anchors"
-          :key="anchor"
-          type="button"
-          :aria-pressed="place.anchor === anchor"
-          :aria-label="t(`anchor.${anchor}`)"
-          :title="t(`anchor.${anchor}`)"
-          @click="hold(place.frame, anchor)" />
-      </fieldset>
-      <div>
-        <label>
-          {{ t('float.frame') }}
-          <BFormSelect
-            size="sm"
-            :model-value="place.frame"
-            :options="frames"
-            @change="hold(($event.target as HTMLSelectElement).value, place.anchor)" />
-        </label>
-        <p class="hint">
-          {{
-            t('float.held', {
-              point: t(`anchor.${place.anchor}`),
-              frame: frames.find((one) => one.value === place?.frame)?.text ?? place.frame,
-            })
-          }}
-          <span class="measure">{{ t('float.lies', { x: String(plan.rect[0]), y: String(plan.rect[1]) }) }}</span>
-        </p>
-      </div>
     </div>
   </template>
 </template>

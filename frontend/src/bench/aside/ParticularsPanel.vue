@@ -3,6 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Fill } from '../../api/types'
+import type { ZonePlan } from '../../plan/types'
 import FindingLines from '../../ui/FindingLines.vue'
 import { firstField, goOn } from '../../ui/focus'
 import { pixels, ratioText, seconds } from '../../ui/format'
@@ -15,6 +16,7 @@ import EmptyHelp from '../fills/EmptyHelp.vue'
 import FillEditor from '../fills/FillEditor.vue'
 import { partsOf, summary } from '../fills/fillParts'
 import FillSelect from '../fills/FillSelect.vue'
+import FloatAnchor from './FloatAnchor.vue'
 import FloatFields from './FloatFields.vue'
 import LayerList from './LayerList.vue'
 import OpeningFields from '../fills/OpeningFields.vue'
@@ -66,8 +68,12 @@ function kind(wanted: Fill['kind']): void {
 const says = computed(() => {
   const [zone, document] = [design.zone, design.document]
   if (!zone || !document) return { place: '', fill: '', look: '', time: '' }
-  return { place: pixels(zone.rect[2], zone.rect[3]), ...summary(document.fill, zone.items[0], t), time: timeOf() }
+  return { place: placeOf(zone), ...summary(document.fill, zone.items[0], t), time: timeOf() }
 })
+const placeOf = ({ rect, ratio, float }: ZonePlan): string =>
+  float
+    ? `${pixels(rect[2], rect[3])} · ${t('section.at', { x: String(rect[0]), y: String(rect[1]) })}`
+    : `${pixels(rect[2], rect[3])} · ${ratioText(ratio)}`
 function timeOf(): string {
   const zone = design.zone
   const cycle = zone?.cycle_ms ? t('section.cycle', { length: seconds(zone.cycle_ms) }) : t('rail.steady')
@@ -86,7 +92,7 @@ const setFill = (fill: Fill, target: string): void =>
       {{ design.document.name || t(`fill.${design.document.fill.kind}`) }}
     </h2>
     <FindingLines :findings="found" />
-    <PanelSection name="place" :title="t('section.place')" :says="`${says.place} · ${ratioText(design.zone.ratio)}`">
+    <PanelSection name="place" :title="t('section.place')" :says="says.place">
       <SharedZone :zone="design.zone.id" :document="design.document" :editable="editable" />
       <FloatFields v-if="design.zone.float" :zone="design.zone.id" />
       <div v-else class="field-row">
@@ -108,30 +114,33 @@ const setFill = (fill: Fill, target: string): void =>
           :refusal="design.refusal"
           @set="gutter" />
       </div>
-      <ArrangeFields v-if="design.zone.float && editable" />
       <WallSpan v-if="!design.zone.float && Object.keys(design.answer?.panels ?? {}).length > 1" :zone="design.zone" />
-      <label>
-        {{ t('bench.name') }}
-        <BFormInput size="sm" v-model="name" maxlength="80" @focus="enter" @blur="leave" @change="rename" />
-      </label>
-      <div v-if="own?.neighbours.length" class="merge-row">
-        <span>{{ t('bench.merge-into') }}</span>
-        <button
-          v-for="neighbour in own.neighbours"
-          :key="neighbour.part"
-          type="button"
-          class="btn btn-sm btn-outline-dark"
-          @click="design.selected && merge(design.selected, neighbour.part)">
-          {{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}
-        </button>
-      </div>
-      <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
-      <div v-if="design.zone.float && editable" class="button-row">
-        <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">
-          {{ t('float.duplicate') }}
-        </button>
-        <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.remove(design.chosen)">{{ t('float.remove') }}</button>
-      </div>
+      <PanelSection name="place-more" :title="t(design.zone.float ? 'section.float-more' : 'section.pane-more')" says="">
+        <label>
+          {{ t('bench.name') }}
+          <BFormInput size="sm" v-model="name" maxlength="80" @focus="enter" @blur="leave" @change="rename" />
+        </label>
+        <FloatAnchor v-if="design.zone.float" :zone="design.zone.id" />
+        <ArrangeFields v-if="design.zone.float && editable" />
+        <div v-if="own?.neighbours.length" class="merge-row">
+          <span>{{ t('bench.merge-into') }}</span>
+          <button
+            v-for="neighbour in own.neighbours"
+            :key="neighbour.part"
+            type="button"
+            class="btn btn-sm btn-outline-dark"
+            @click="design.selected && merge(design.selected, neighbour.part)">
+            {{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}
+          </button>
+        </div>
+        <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
+        <div v-if="design.zone.float && editable" class="button-row">
+          <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">
+            {{ t('float.duplicate') }}
+          </button>
+          <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.remove(design.chosen)">{{ t('float.remove') }}</button>
+        </div>
+      </PanelSection>
     </PanelSection>
     <PanelSection name="fill" first :title="t('section.fill')" :says="says.fill">
       <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />

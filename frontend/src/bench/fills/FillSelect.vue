@@ -33,7 +33,7 @@ const KINDS: Record<Fill['kind'], true> = {
 }
 const kinds = Object.keys(KINDS) as Fill['kind'][]
 /** Pictures and videos come from the Stock; those that were there can come back. */
-const isKept = (kind: Fill['kind']): boolean => kept.get(kind) !== undefined || kind === props.fill.kind
+const isFromStock = (kind: Fill['kind']): boolean => (kind === 'picture' || kind === 'video') && !kept.has(kind) && kind !== props.fill.kind
 const chosen = ref<Fill['kind']>(props.fill.kind)
 const byKeys = ref(false)
 let sending = false
@@ -91,13 +91,10 @@ function keptOf(zone: string): Map<Fill['kind'], Fill> {
       @pointerdown="byKeys = false"
       @blur="commit"
       @change="pick">
-      <option v-for="one in kinds" :key="one" :value="one" :disabled="(one === 'picture' || one === 'video') && !isKept(one)">
-        {{ t(`fill.${one}`) }}
+      <option v-for="one in kinds" :key="one" :value="one" :disabled="isFromStock(one)">
+        {{ isFromStock(one) ? t('fill.from-stock', { kind: t(`fill.${one}`) }) : t(`fill.${one}`) }}
       </option>
     </BFormSelect>
   </label>
-  <p :id="id" class="hint" role="status">
-    <template v-if="pending">{{ t('fill.pending') }}</template>
-    <template v-else-if="!isKept('picture') && !isKept('video')">{{ t('fill.from-stock') }}</template>
-  </p>
+  <p :id="id" class="hint" role="status">{{ pending ? t('fill.pending') : '' }}</p>
 </template>
