@@ -7,12 +7,13 @@ namespace UpperPane\Core\Preflight\Fill;
 use UpperPane\Core\Base\Severity;
 use UpperPane\Core\Design\Fill\QrFill;
 use UpperPane\Core\Legibility\Contrast;
+use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\Paint\Paint;
-use UpperPane\Core\Plan\Paint\PaintedItem;
 use UpperPane\Core\Plan\Paint\PaintedScene;
 use UpperPane\Core\Plan\Paint\PaintedZone;
 use UpperPane\Core\Plan\Paint\Place;
 use UpperPane\Core\Plan\Paint\Surroundings;
+use UpperPane\Core\Plan\SubItem;
 use UpperPane\Core\Preflight\ItemRule;
 use UpperPane\Core\Preflight\PaintRule;
 
@@ -26,33 +27,63 @@ final class CodeUnclear implements PaintRule
     {
         $findings = [];
         foreach ($scene->plan->zones as $index => $zone) {
-            foreach ($zone->items as $at => $item) {
-                if ($item->fill instanceof QrFill && ($item->modulePx ?? 0) > 0) {
-                    $painted = $scene->zone($index);
-                    $code = self::judge($scene, $painted, $painted->items[$at], $scene->around($index));
-                    $findings = $code === null
-                        ? $findings
-                        : [...$findings, ItemRule::found($code[0], Severity::Caution, $zone, $item, $code[1])];
-                }
+            foreach ($zone->items as $item) {
+                $code = self::found($scene, $index, $item);
+                $findings = $code === null
+                    ? $findings
+                    : [...$findings, ItemRule::found($code[0], Severity::Caution, $zone, $item, $code[1])];
             }
         }
 
         return $findings;
     }
 
-    /** @return ?array{string, array<string, string>} */
+    /**
+     * Of the item's own code or of the first one of its rows that is not clear.
+     *
+     * @return ?array{string, array<string, string>}
+     */
+    private static function found(PaintedScene $scene, int $zone, Item $item): ?array
+    {
+        foreach ([[$item, 0, 0], ...self::parts($item)] as [$one, $x, $y]) {
+            if ($one->fill instanceof QrFill && ($one->modulePx ?? 0) > 0) {
+                $code = self::judge($scene, $scene->zone($zone), $one, [$x, $y], $scene->around($zone));
+                if ($code !== null) {
+                    return $code;
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** @return list<array{Item, int, int}> with where it lies in the zone, px */
+    private static function parts(Item $item): array
+    {
+        return array_map(
+            static fn (SubItem $part) => [$part->item, $part->rect->x, $part->rect->y],
+            $item->parts,
+        );
+    }
+
+    /**
+     * @param array{int, int} $at px of the zone
+     *
+     * @return ?array{string, array<string, string>}
+     */
     private static function judge(
         PaintedScene $scene,
         PaintedZone $zone,
-        PaintedItem $item,
+        Item $item,
+        array $at,
         Surroundings $around,
     ): ?array {
-        $fill = $item->item->fill;
+        $fill = $item->fill;
         \assert($fill instanceof QrFill);
         [$dark, $light] = [Paint::ofHex($fill->colour->hex), Paint::ofHex($fill->ground->hex)];
         $places = [];
         foreach (self::places($item) as [$inX, $inY]) {
-            [$x, $y] = $zone->outside($inX, $inY);
+            [$x, $y] = $zone->outside($at[0] + $inX, $at[1] + $inY);
             if (!$scene->holds($x, $y)) {
                 return ['qr.covered', []];
             }
@@ -82,11 +113,11 @@ final class CodeUnclear implements PaintRule
         return Contrast::between($seen($place->ink), $seen($place->own));
     }
 
-    /** @return list<array{float, float}> over the code and its quiet zone, in px of the zone */
-    private static function places(PaintedItem $item): array
+    /** @return list<array{float, float}> over the code and its quiet zone, in px of its box */
+    private static function places(Item $item): array
     {
         /** @var array{rows: list<string>, module_px: int, place_px: array{int, int}} $drawing */
-        $drawing = $item->item->drawing;
+        $drawing = $item->drawing;
         $part = count($drawing['rows']) * $drawing['module_px'] / self::PLACES;
         $places = [];
         for ($row = 0; $row < self::PLACES; ++$row) {

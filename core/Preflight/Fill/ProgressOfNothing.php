@@ -21,7 +21,8 @@ final class ProgressOfNothing implements PaintRule
         $scene = $scene->plan;
         $findings = [];
         foreach ($scene->zones as $zone) {
-            $lost = array_filter($zone->items, static fn (Item $item) => self::isLost($item, $scene));
+            $items = array_merge(...array_map(static fn (Item $item) => $item->walk(), $zone->items));
+            $lost = array_filter($items, static fn (Item $item) => self::isLost($item, $scene));
             $findings = $lost === [] ? $findings : [...$findings, self::finding($zone, $scene)];
         }
 

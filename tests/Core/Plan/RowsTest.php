@@ -11,9 +11,14 @@ use UpperPane\Core\Design\Fill\FillReader;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Plan\ItemCompiler;
+use UpperPane\Core\Plan\Paint\PaintedScene;
+use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
+use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\SubItem;
 use UpperPane\Core\Plan\ZonePlan;
+use UpperPane\Core\Preflight\Fill\CodeUnclear;
+use UpperPane\Core\Preflight\Fill\ProgressOfNothing;
 use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Surface\Panel;
 use UpperPane\Core\Surface\Surface;
@@ -70,19 +75,66 @@ final class RowsTest extends TestCase
         self::assertSame([500], $item->walk()[1]->weights(), 'its face is kept');
     }
 
+    /** A code that reaches beyond the canvas, and the progress of nothing, are found in a row as in a zone. */
+    public function testWhatIsPaintedIsJudgedInARowToo(): void
+    {
+        $code = ['kind' => 'qr', 'content' => ['as' => 'text', 'text' => 'NESS'], 'level' => 'M'] + [
+            'colour' => '#000000',
+            'ground' => '#FFFFFF',
+        ];
+        $progress = ['kind' => 'progress', 'of' => 'z9', 'whole' => false, 'form' => 'bar'] + [
+            'colour' => '#A63D2A',
+            'track' => '#4D5A62',
+            'ground' => null,
+        ];
+        $found = static function (array $fill, int ...$left): array {
+            $zone = self::zone(static fn (ItemCompiler $items, Size $size) => $items->compile(
+                FillReader::read(Input::of(Sketch::colour('#1D2A33'))),
+                $size,
+            )->withParts(array_map(static fn (int $x) => new SubItem(
+                'part',
+                0,
+                0,
+                Rect::of($x, 0, 100, 100),
+                $items->compile(FillReader::read(Input::of($fill)), Size::of(100, 100)),
+            ), $left)));
+            $scene = self::plan()->scenes['s-rest'];
+            $painted = PaintedScene::of(
+                new ScenePlan($scene->scene, $scene->ms, $scene->place, $scene->ground, [$zone], []),
+            );
+
+            return array_map(
+                static fn (Finding $finding) => $finding->code,
+                [...(new CodeUnclear())->check($painted), ...(new ProgressOfNothing())->check($painted)],
+            );
+        };
+
+        self::assertSame([], $found($code, 0, 300));
+        self::assertSame(['qr.covered'], $found($code, 0, 340));
+        self::assertSame(['progress.of_nothing'], $found($progress, 0, 150));
+    }
+
     /** @param \Closure(ItemCompiler, Size): \UpperPane\Core\Plan\Item $item */
     private static function zone(\Closure $item): ZonePlan
     {
-        $design = Build::apply(Build::design(400, 300), Sketch::fill('a', Sketch::colour('#000000')))->after;
-        $context = Build::context();
-        $surface = Surface::ofPanel(Panel::of(Size::of(400, 300), 1, 1));
-        $zone = PlanCompiler::compile($design, $surface, $context)->scenes['s-rest']->zones[0];
+        $zone = self::plan()->scenes['s-rest']->zones[0];
 
         return new ZonePlan(
             $zone->sceneId,
             $zone->zone,
             $zone->placed,
-            [$item(new ItemCompiler($context), $zone->rect->size())],
+            [$item(new ItemCompiler(Build::context()), $zone->rect->size())],
+        );
+    }
+
+    private static function plan(): Plan
+    {
+        $design = Build::apply(Build::design(400, 300), Sketch::fill('a', Sketch::colour('#000000')))->after;
+
+        return PlanCompiler::compile(
+            $design,
+            Surface::ofPanel(Panel::of(Size::of(400, 300), 1, 1)),
+            Build::context(),
         );
     }
 
