@@ -266,6 +266,11 @@ final class HandoffTest extends ApiCase
         self::database()->executeStatement("UPDATE media SET width = width + 2 WHERE name = 'Totem view.jpg'");
         self::getContainer()->get(MediaLibrary::class)->reset();
         self::assertSame(['design ', 'style Lake', 'sheet Gate 1 totem', 'media Totem view.jpg'], $why());
+        self::assertSame(
+            array_column($this->handed('gate-1')['newer'], 'why', 'id')[self::GATE] ?? [],
+            $this->call('GET', '/api/designs/'.self::GATE.'/releases')['newer'],
+            'the bench says the same',
+        );
         $this->step('undo', document: self::GATE);
         self::assertNotContains('design ', $why(), 'what was taken back is no change');
 

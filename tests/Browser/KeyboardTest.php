@@ -71,10 +71,12 @@ final class KeyboardTest extends BrowserCase
         $page->tabTo('Fill')->keys(Keys::TAB)->tabTo('Fill');
         $page->keys('colour', Keys::ENTER)->see('Colour', 'aside');
         $page->until('nothing stops it', fn () => $page->all('.title-block .finding-mark.stop') === []);
+        $page->see('not released yet', '.title-block');
         $page->tabTo('Release …', true);
         $page->keys(Keys::ENTER)->see('Note', '.modal');
         $page->tabTo('Release revision');
         $page->keys(Keys::ENTER)->see('Release 1 is made', '.modal');
+        $page->see('as in release 1', '.title-block');
         $page->tabTo('Go to Hand-off');
         $page->keys(Keys::ENTER)->see('Saving is not showing', '.handoff');
         $page->tabTo('Release to hand off to Booking office');

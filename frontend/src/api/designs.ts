@@ -1,6 +1,6 @@
 import type { Plan, Rect } from '../plan/types'
 import { call } from './client'
-import type { ReleaseLine } from './handoff'
+import type { Newer, ReleaseLine } from './handoff'
 import type { Finding } from './types'
 
 /** A design in the list of a site's designs. */
@@ -63,11 +63,22 @@ export const plansIn = (design: string, styles: string[]): Promise<StyleSheet[]>
       )
 export const pastOf = (design: string, revision: number): Promise<Past> =>
   call('GET', `/api/designs/${design}/revisions/${revision}`)
+interface Releases {
+  releases: ReleaseLine[]
+  newer: Newer['why']
+}
+const allOf = (design: string): Promise<Releases> => call('GET', `/api/designs/${design}/releases`)
 /** None when they cannot be had now. */
 export const releasesOf = (design: string): Promise<ReleaseLine[]> =>
-  call<{ releases: ReleaseLine[] }>('GET', `/api/designs/${design}/releases`).then(
+  allOf(design).then(
     (answer) => answer.releases,
     () => [],
+  )
+/** `number` is null where nothing was released; undefined when it cannot be had now. */
+export const releasedOf = (design: string): Promise<{ number: number | null; newer: Newer['why'] } | undefined> =>
+  allOf(design).then(
+    ({ releases, newer }) => ({ number: releases[0]?.number ?? null, newer }),
+    () => undefined,
   )
 export const release = (
   design: string,

@@ -1,10 +1,13 @@
 <script setup lang="ts">
+import { watchDebounced } from '@vueuse/core'
+import { vBTooltip } from 'bootstrap-vue-next'
 import { computed } from 'vue'
 import { useI18n } from 'vue-i18n'
 import FindingMark from '../ui/FindingMark.vue'
 import { pixels } from '../ui/format'
 import type { Aside } from './aside/column'
 import { useDesign } from './store/design'
+import { useReleased } from './store/released'
 import { useDrawing } from './canvas/drawing'
 import { worstOf } from '../ui/severity'
 
@@ -17,6 +20,20 @@ const verdict = computed(() => {
   if (!worst.value) return t('preflight.verdict-clear')
   return t(`preflight.${worst.value}s`, { count: design.allFindings.filter((finding) => finding.severity === worst.value).length })
 })
+const released = useReleased()
+// Also when a house style or a medium brought another answer for the same revision.
+watchDebounced(
+  () => design.answer,
+  () => void released.ask(design.id),
+  { debounce: 700, immediate: true },
+)
+const as = computed(() => {
+  if (released.number === null) return t('bench.not-released')
+  return t(released.newer.length ? 'bench.newer' : 'bench.as-released', { number: String(released.number) })
+})
+const why = computed(() =>
+  released.newer.map(({ what, name }) => t(`handoff.newer-${what}`, { name, revision: String(design.revision) })).join(', '),
+)
 </script>
 
 <template>
@@ -35,14 +52,16 @@ const verdict = computed(() => {
         {{ t('bench.true') }}
       </button>
     </p>
-    <p>
-      <button type="button" class="plain" @click="emit('aside', 'sheets')">{{ t('bench.sheets') }}</button>
+    <p v-if="released.number !== undefined" role="status">
+      <button v-if="why" v-b-tooltip="why" type="button" class="plain" @click="emit('aside', 'history')">{{ as }}</button>
+      <template v-else>{{ as }}</template>
     </p>
     <p class="verdict">
       <button type="button" class="plain" @click="emit('aside', 'preflight')">
         <FindingMark v-if="worst" :severity="worst" />
         {{ verdict }}
       </button>
+      <button type="button" class="plain" @click="emit('aside', 'sheets')">{{ t('bench.sheets') }}</button>
     </p>
   </div>
 </template>

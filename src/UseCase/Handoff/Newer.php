@@ -9,6 +9,7 @@ use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\HouseStyles;
+use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Surfaces;
@@ -49,7 +50,7 @@ final readonly class Newer
             $last = $latest[$design->id] ?? null;
             $why = $last === null
                 ? [['what' => 'design', 'name' => '']]
-                : $this->since($last, $design, $surface, $sheet);
+                : $this->since($last, $design->id, $design->revision, $surface, $sheet);
             if ($why !== []) {
                 $lines[] = [
                     'id' => $design->id,
@@ -70,8 +71,19 @@ final readonly class Newer
         $last = $this->releases->latest($surface)[$design->id] ?? null;
 
         return ($last['release'] ?? null) === $release->id && $last !== null
-            ? $this->since($last, $design, $surface, $this->sumOfSheet($surface)) !== []
+            ? $this->since($last, $design->id, $design->revision, $surface, $this->sumOfSheet($surface)) !== []
             : $design->revision > $release->revision;
+    }
+
+    /** @return list<array{what: string, name: string}> what its own surface would show otherwise than as released for it */
+    public function of(LoadedDocument $design): array
+    {
+        $surface = $design->surfaceId === null ? null : $this->surfaces->byId($design->surfaceId);
+        $last = $surface === null ? null : $this->releases->latest($surface)[$design->id] ?? null;
+
+        return $surface === null || $last === null
+            ? []
+            : $this->since($last, $design->id, $design->revision, $surface, $this->sumOfSheet($surface));
     }
 
     /**
@@ -79,9 +91,9 @@ final readonly class Newer
      *
      * @return list<array{what: string, name: string}>
      */
-    private function since(array $last, DocumentRow $design, SurfaceRow $surface, string $sheet): array
+    private function since(array $last, string $design, int $revision, SurfaceRow $surface, string $sheet): array
     {
-        $isLater = $design->revision > $last['revision'];
+        $isLater = $revision > $last['revision'];
         if (($last['made_of'] ?? []) === []) {
             return $isLater ? [['what' => 'design', 'name' => '']] : [];
         }
@@ -122,9 +134,9 @@ final readonly class Newer
         }
     }
 
-    private function sumOfDesign(DocumentRow $row): string
+    private function sumOfDesign(string $id): string
     {
-        $design = $this->documents->several(DesignKind::NAME, [$row->id])[$row->id] ?? null;
+        $design = $this->documents->several(DesignKind::NAME, [$id])[$id] ?? null;
 
         return $design instanceof Design ? Inputs::sumOf($design->toArray()) : '';
     }

@@ -54,7 +54,10 @@ final readonly class ShowHandOff
         ];
     }
 
-    /** @return array{releases: list<array<string, mixed>>, revision: int} */
+    /**
+     * @return array{releases: list<array<string, mixed>>, revision: int, newer: list<array{what: string, name: string}>}
+     *     `newer`: what the design's own surface would show otherwise than by the last release for it
+     */
     public function ofDesign(string $id, Person $person): array
     {
         [$loaded] = $this->desks->open($id, $person);
@@ -62,6 +65,7 @@ final readonly class ShowHandOff
         return [
             'revision' => $loaded->revision,
             'releases' => $this->lines($this->releases->ofDesign($id)),
+            'newer' => $this->newer->of($loaded),
         ];
     }
 

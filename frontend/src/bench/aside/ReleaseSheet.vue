@@ -11,11 +11,13 @@ import FindingLines from '../../ui/FindingLines.vue'
 import HandOffMade from './HandOffMade.vue'
 import RefusalNote from '../../ui/RefusalNote.vue'
 import { useDesign } from '../store/design'
+import { useReleased } from '../store/released'
 import ReleaseSurfaces from './ReleaseSurfaces.vue'
 
 const emit = defineEmits<{ close: [] }>()
 const { t } = useI18n()
 const design = useDesign()
+const released = useReleased()
 const note = ref('')
 const error = ref<unknown>(null)
 const once = useOnce()
@@ -35,6 +37,7 @@ async function make(): Promise<void> {
   try {
     const wanted = { revision: design.revision, note: note.value, surfaces: surfaces.value }
     made.value = await once(JSON.stringify(wanted), (made_as) => release(design.id, { ...wanted, made_as }))
+    void released.ask(design.id)
   } catch (refused) {
     error.value = refused
   }
