@@ -75,7 +75,7 @@ final readonly class Newer
             : $design->revision > $release->revision;
     }
 
-    /** @return list<array{what: string, name: string}> what its own surface would show otherwise than as released for it */
+    /** @return list<array{what: string, name: string}> what its own surface would show otherwise than as released */
     public function of(LoadedDocument $design): array
     {
         $surface = $design->surfaceId === null ? null : $this->surfaces->byId($design->surfaceId);

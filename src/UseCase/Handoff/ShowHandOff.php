@@ -55,8 +55,9 @@ final readonly class ShowHandOff
     }
 
     /**
-     * @return array{releases: list<array<string, mixed>>, revision: int, newer: list<array{what: string, name: string}>}
-     *     `newer`: what the design's own surface would show otherwise than by the last release for it
+     * @return array{releases: list<array<string, mixed>>, revision: int,
+     *     newer: list<array{what: string, name: string}>} `newer`: what the design's own surface would show otherwise
+     *     than by the last release for it
      */
     public function ofDesign(string $id, Person $person): array
     {
