@@ -15,8 +15,9 @@ const uses = {
   elevation: ['api', 'document', 'plan', 'session', 'surface', 'ui'],
   designs: ['api', 'document', 'session', 'surface', 'ui'],
   styles: ['api', 'document', 'plan', 'session', 'stock', 'ui'],
-  handoff: ['plan', 'api', 'session', 'ui'],
-  shell: ['api', 'session', 'stock', 'ui'],
+  acts: ['api', 'session', 'ui'],
+  handoff: ['acts', 'plan', 'api', 'session', 'ui'],
+  shell: ['acts', 'api', 'session', 'stock', 'ui'],
   player: ['plan'],
 }
 const folders = Object.keys(uses)

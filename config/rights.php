@@ -42,6 +42,7 @@ return [
     'shape_resolve' => $mounting,
     'edid' => $mounting,
     'play_card' => RightsListener::PUBLIC,
+    'play_qr' => RightsListener::PUBLIC,
     'document_show' => $everyone,
     'document_edit' => $everyone,
     'document_undo' => $everyone,
@@ -89,4 +90,8 @@ return [
     'hand_off' => $everyone,
     'hand_off_give' => $handing,
     'player_pair' => $mounting,
+    'player' => $everyone,
+    'acts' => $everyone,
+    'act_take' => $everyone,
+    'act_clear' => $everyone,
 ];

@@ -157,10 +157,11 @@ start_worker() {
   fi
   STACK=$STACK ROOT=$ROOT "${as[@]}" bash -c 'serve() {
       trap "kill \$child 2>/dev/null; exit 0" TERM INT
-      while :; do "$ROOT/bin/console" app:worker --lanes="$1" >>"$STACK/log/worker.log" 2>&1 & child=$!; wait $child; sleep 1; done
+      while :; do "$ROOT/bin/console" "$@" >>"$STACK/log/worker.log" 2>&1 & child=$!; wait $child; sleep 1; done
     }
-    serve now & first=$!; serve soon,now & second=$!; serve long,soon & third=$!
-    trap "kill $first $second $third 2>/dev/null; exit 0" TERM INT
+    serve app:worker --lanes=now & first=$!; serve app:worker --lanes=soon,now & second=$!; serve app:worker --lanes=long,soon & third=$!
+    serve app:acts & fourth=$!
+    trap "kill $first $second $third $fourth 2>/dev/null; exit 0" TERM INT
     wait' "worker of $STACK" &
   echo $! >"$STACK/run/worker.pid"
 }

@@ -782,6 +782,11 @@ return [
         'No screen that asks to be {player} shows {typed}.',
         'Read the code on the screen again; it changes every ten minutes.',
     ],
+    'act.nobody' => ['There is no player that would show it.', 'Add a player to the surface, or aim at another one.'],
+    'act.target' => [
+        'At this site there is no “{value}” to aim at.',
+        'Name the site, one of its groups, surfaces or players; it may have been removed meanwhile.',
+    ],
     'pairing.token_form' => ['A player’s token is 48 hexadecimal digits.', 'Load the player’s page again.'],
     'pairing.token' => ['The player’s token is not valid any more.', 'Pair the player again.'],
 ];

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Handoff;
 
+use UpperPane\Core\Act\Acts;
+use UpperPane\Core\Act\Target;
 use UpperPane\Core\Plan\PlanRef;
 use UpperPane\Core\Plan\Programme;
 
@@ -15,9 +17,19 @@ final readonly class Expectation
 {
     private const TOLERANCE_MS = 1000;
 
-    /** @param \Closure(PlanRef): ReleasedPlan $plans as they were sealed */
-    public function __construct(private Programme $programme, private \Closure $plans)
-    {
+    /** From a press to the screen: so long both are believed. */
+    private const ARRIVES_MS = 5000;
+
+    /**
+     * @param \Closure(PlanRef): ReleasedPlan $plans as they were sealed
+     * @param list<string>                    $names what acts may aim at to mean the player, {@see Target::namesOf}
+     */
+    public function __construct(
+        private Programme $programme,
+        private \Closure $plans,
+        private ?Acts $acts = null,
+        private array $names = [],
+    ) {
     }
 
     /**
@@ -31,7 +43,7 @@ final readonly class Expectation
         $said = [];
         foreach ([0, -self::TOLERANCE_MS, self::TOLERANCE_MS] as $slip) {
             $atMs = $proof->atMs + $slip;
-            $held = $this->programme->at($atMs);
+            $held = $proof->act === null ? $this->programme->at($atMs) : null;
             $ref = $held->plan ?? $this->programme->idle;
             if ($ref === null) {
                 continue;
@@ -68,14 +80,33 @@ final readonly class Expectation
 
     public function proves(Proof $proof): bool
     {
-        return $this->isMeantBy($proof) && $this->names($proof) && $this->differences($proof) === [];
+        return $this->isMeantBy($proof)
+            && $this->names($proof)
+            && $this->isActedBy($proof)
+            && $this->differences($proof) === [];
+    }
+
+    /** Whether it follows the act that takes its surface, if one does; none that ended, and none that is not there. */
+    private function isActedBy(Proof $proof): bool
+    {
+        if ($this->acts === null) {
+            return $proof->act === null;
+        }
+        $meant = $this->acts->takeover($this->names, $proof->atMs);
+        $before = $this->acts->takeover($this->names, $proof->atMs - self::ARRIVES_MS);
+        if ($proof->act === null) {
+            return $meant === null || $before === null;
+        }
+
+        return $proof->act === $meant?->id || $proof->act === $before?->id;
     }
 
     /** Whether the plan that it names holds within a second of its instant; a page of the version before names none. */
     private function names(Proof $proof): bool
     {
         foreach ([0, -self::TOLERANCE_MS, self::TOLERANCE_MS] as $slip) {
-            $ref = $this->programme->at($proof->atMs + $slip)->plan ?? $this->programme->idle;
+            $held = $proof->act === null ? $this->programme->at($proof->atMs + $slip) : null;
+            $ref = $held->plan ?? $this->programme->idle;
             if ($proof->plan === null || $proof->plan === $ref?->sha256) {
                 return true;
             }

@@ -17,7 +17,8 @@ enum PlayerState: string
     /** Proven once, nothing heard of late. */
     case Silent = 'silent';
 
-    public const SILENT_AFTER_MS = 30_000;
+    /** They tell every 60 s, and at once what changed. */
+    public const SILENT_AFTER_MS = 150_000;
 
     /**
      * @param ?string $ordered the programme in force, by its SHA-256

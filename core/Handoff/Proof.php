@@ -15,6 +15,20 @@ final readonly class Proof
 {
     private const MOST_ZONES = 500;
     private const MOST_OUTPUTS = 64;
+    private const KEYS = [
+        'release',
+        'at_ms',
+        'offset_ms',
+        'stepped',
+        'zones',
+        'scene',
+        'programme',
+        'plan',
+        'outputs',
+        'act',
+        'unconfirmed',
+        'almanac_over',
+    ];
 
     /**
      * @param ?int                   $release   id; null while the idle card shows
@@ -22,6 +36,9 @@ final readonly class Proof
      * @param ?string                $programme SHA-256; null from pages of the version before
      * @param ?string                $plan      SHA-256; null from pages of the version before
      * @param list<OutputReport>     $outputs   of the player's pages, one for each; none where one page shows all
+     * @param ?string                $act       id of the act that took the surface; null where none did
+     * @param bool                   $isUnsure  it has not heard the server since it was switched on
+     * @param bool                   $isUndated its almanac has run out
      */
     private function __construct(
         public ?int $release,
@@ -33,13 +50,16 @@ final readonly class Proof
         public ?string $programme,
         public ?string $plan,
         public array $outputs,
+        public ?string $act,
+        public bool $isUnsure,
+        public bool $isUndated,
     ) {
     }
 
     /** @throws Refusal with the place in the report */
     public static function parse(Input $input): self
     {
-        $input->keys(['release', 'at_ms', 'offset_ms', 'stepped', 'zones', 'scene', 'programme', 'plan', 'outputs']);
+        $input->keys(self::KEYS);
         $zones = [];
         $members = $input->child('zones')->members();
         if (count($members) > self::MOST_ZONES) {
@@ -70,6 +90,9 @@ final readonly class Proof
             $input->has('outputs')
                 ? array_map(OutputReport::read(...), $input->list('outputs', self::MOST_OUTPUTS))
                 : [],
+            $input->has('act') ? $input->uuid('act') : null,
+            $input->has('unconfirmed') && $input->bool('unconfirmed'),
+            $input->has('almanac_over') && $input->bool('almanac_over'),
         );
     }
 
@@ -85,9 +108,12 @@ final readonly class Proof
             'zones' => $this->zones,
             'programme' => $this->programme,
             'plan' => $this->plan,
-        ] + ($this->outputs === []
-            ? []
-            : ['outputs' => array_map(static fn (OutputReport $output) => $output->toArray(), $this->outputs)]);
+        ] + array_filter([
+            'outputs' => array_map(static fn (OutputReport $output) => $output->toArray(), $this->outputs),
+            'act' => $this->act,
+            'unconfirmed' => $this->isUnsure,
+            'almanac_over' => $this->isUndated,
+        ]);
     }
 
     private static function hash(?Input $said): ?string

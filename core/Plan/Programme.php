@@ -86,6 +86,12 @@ final readonly class Programme
         return $this->timeline->at($atMs);
     }
 
+    /** When it holds another interval, or none, than at an instant; null when never again. */
+    public function changeAfter(int $atMs): ?int
+    {
+        return $this->timeline->next($atMs);
+    }
+
     public function sha256(): string
     {
         return CanonicalJson::sha256($this->toArray());

@@ -33,6 +33,11 @@ final readonly class Thing
         ]);
     }
 
+    public static function group(string $id): self
+    {
+        return new self(["group:$id", self::SITE]);
+    }
+
     /** A document in it. */
     public function document(string $id): self
     {

@@ -59,6 +59,14 @@ final readonly class Published
         }
     }
 
+    public function hasOrder(string $key): bool
+    {
+        $path = "{$this->varDir}/published/orders/$key.json";
+        clearstatcache(true, $path);
+
+        return is_file($path);
+    }
+
     public function withdraw(string $key): void
     {
         $path = $this->folder('orders')."/$key.json";

@@ -22,7 +22,8 @@ class Player
     #[ORM\Column(length: 64, unique: true)]
     public string $ordersKey;
 
-    #[ORM\Column]
+    /** Of its orders: a player obeys no lower one than it has heard. */
+    #[ORM\Column(type: 'bigint')]
     public int $ordersNumber = 0;
 
     /** @var array{code: string, params: array<string, string|int|list<string>>}|null why its files are not there yet */
@@ -35,5 +36,11 @@ class Player
         #[ORM\Column(length: 120)] public string $name,
     ) {
         $this->ordersKey = bin2hex(random_bytes(20));
+    }
+
+    /** Its orders become others: a number that is higher than any before, also after a restored backup. */
+    public function renumber(int $nowMs): void
+    {
+        $this->ordersNumber = max($this->ordersNumber + 1, $nowMs);
     }
 }

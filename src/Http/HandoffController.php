@@ -14,6 +14,7 @@ use UpperPane\App\UseCase\Handoff\HandOver;
 use UpperPane\App\UseCase\Handoff\MakeRelease;
 use UpperPane\App\UseCase\Handoff\ShowHandOff;
 use UpperPane\App\UseCase\Player\PairPlayer;
+use UpperPane\App\UseCase\Player\ShowPlayer;
 
 /** Releases, and what each surface is given. */
 final class HandoffController
@@ -54,6 +55,12 @@ final class HandoffController
         HandOver $handOver,
     ): JsonResponse {
         return new JsonResponse($handOver($code, Body::of($request), $person));
+    }
+
+    #[Route('/api/players/{code}', 'player', methods: ['GET'])]
+    public function player(string $code, #[CurrentUser] Person $person, ShowPlayer $show): JsonResponse
+    {
+        return new JsonResponse($show($code, $person));
     }
 
     #[Route('/api/players/{code}/pairing', 'player_pair', methods: ['POST'])]

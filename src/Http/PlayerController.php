@@ -35,6 +35,16 @@ final class PlayerController
         ]);
     }
 
+    /** Public, as it is on a wall: the address of the player's card, which asks who looks at it to sign in. */
+    #[Route('/api/play/{code}/qr', 'play_qr', methods: ['GET'])]
+    public function qr(string $code, Request $request, PairPlayer $pairing): Response
+    {
+        return new Response($pairing->door($code, $request->getSchemeAndHttpHost()), 200, [
+            'Content-Type' => 'image/svg+xml',
+            'Cache-Control' => 'public, max-age=3600',
+        ]);
+    }
+
     #[Route('/api/play/{code}/pair', 'play_pair', methods: ['POST'])]
     public function pair(string $code, Request $request, PairPlayer $pairing): JsonResponse
     {

@@ -185,6 +185,12 @@ final class OpenApiTest extends ApiCase
         $this->raw('GET', '/api/play/gate-1/cards/1', '', $token);
         $proof = ['release' => 1, 'at_ms' => 0, 'offset_ms' => 0, 'stepped' => false, 'zones' => (object) []];
         $this->call('POST', '/api/play/gate-1/proof', $proof, 204, $token);
+        $this->raw('GET', '/api/play/gate-1/qr', '');
+        $act = ['act' => self::uuid(), 'kind' => 'identify', 'targets' => ['player:gate-1']];
+        $this->call('POST', '/api/sites/harrowmere/acts', $act, 201);
+        $this->call('GET', '/api/sites/harrowmere/acts', status: 200);
+        $this->call('GET', '/api/players/gate-1', status: 200);
+        $this->call('POST', "/api/acts/$act[act]/clear", null, 204);
     }
 
     private function document(): object

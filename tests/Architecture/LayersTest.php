@@ -20,6 +20,7 @@ final class LayersTest
         'Surface',
         'Output',
         'Site',
+        'Act',
         'Book',
         'Layout',
         'Time',

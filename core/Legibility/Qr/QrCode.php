@@ -48,6 +48,24 @@ final readonly class QrCode
         ]);
     }
 
+    /** As a drawing of its own, one unit per module. */
+    public function svg(): string
+    {
+        $path = '';
+        foreach ($this->rows as $y => $row) {
+            preg_match_all('/1+/', $row, $runs, \PREG_OFFSET_CAPTURE);
+            foreach ($runs[0] as [$run, $x]) {
+                $path .= "M$x {$y}h".strlen($run)."v1H{$x}z";
+            }
+        }
+
+        $head = 'xmlns="http://www.w3.org/2000/svg" shape-rendering="crispEdges"';
+
+        return "<svg $head viewBox=\"0 0 $this->side $this->side\">".
+            "<rect width=\"$this->side\" height=\"$this->side\" fill=\"#FFFFFF\"/>".
+            "<path d=\"$path\" fill=\"#000000\"/></svg>";
+    }
+
     /**
      * In blocks, of which the last ones are a codeword longer, each with its correction; the first words of all blocks,
      * then the second ones, and so on (§7.6).

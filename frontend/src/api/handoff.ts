@@ -1,3 +1,4 @@
+import type { Act } from './acts'
 import { call } from './client'
 
 /** What the server says of releases, surfaces and players. */
@@ -37,6 +38,11 @@ export interface PlayerLine {
     stepped: boolean
     /** Of its pages, one for each output; null where there are not two. */
     outputs: { numbers: number[]; agree: boolean } | null
+    /** It has not heard the server since it was switched on; its almanac has run out. */
+    unconfirmed: boolean
+    /** Of the act that took its surface. */
+    act: string | null
+    almanac_over: boolean
   } | null
 }
 
@@ -60,7 +66,20 @@ export interface SurfaceLine {
   newer: Newer[]
   releases: ReleaseLine[]
   players: PlayerLine[]
+  acts: Act[]
 }
+
+/** What was on air over a stretch: null where nobody knows; the number 0 is standby. */
+export interface AirLine {
+  from_ms: number
+  until_ms: number
+  heard: 'confirmed' | 'denied' | 'silent'
+  name: string | null
+  number: number | null
+}
+/** One player of a surface, alone. */
+export type PlayerCard = Omit<SurfaceLine, 'newer' | 'releases'> & { zone: string; on_air: AirLine[] }
+export const playerCard = (code: string): Promise<PlayerCard> => call('GET', `/api/players/${code}`)
 
 export const handedAt = (site: string): Promise<{ zone: string; surfaces: SurfaceLine[] }> =>
   call('GET', `/api/sites/${site}/hand-off`)

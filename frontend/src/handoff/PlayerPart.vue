@@ -8,7 +8,11 @@ import { listed, timeOfDay } from '../ui/format'
 import { useReleaseWords } from './words'
 
 /** One player of a surface: whether it is paired, and what it says it shows. */
-const props = defineProps<{ player: PlayerLine; line: SurfaceLine; zone: string }>()
+const props = defineProps<{
+  player: PlayerLine
+  line: Pick<SurfaceLine, 'surface' | 'ordered' | 'players'> & { releases?: SurfaceLine['releases'] }
+  zone: string
+}>()
 const emit = defineEmits<{ changed: [] }>()
 const { t } = useI18n()
 const session = useSession()
@@ -16,8 +20,9 @@ const words = useReleaseWords()
 const mayPair = computed(() => session.may('pair', undefined, props.line.surface.things))
 const shown = computed(() => {
   const { shows } = props.player
-  if (shows?.release === null) return t('handoff.idle')
-  const release = props.line.releases.find((one) => one.release === shows?.release)
+  if (shows?.release === null) return t(shows.act ? 'air.standby' : 'handoff.idle')
+  const known = props.line.releases ?? (props.line.ordered ? [props.line.ordered] : [])
+  const release = known.find((one) => one.release === shows?.release)
   return release ? words(release) : t('handoff.nothing')
 })
 const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(ms, props.zone) })
@@ -26,7 +31,7 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
 <template>
   <section class="player-part" :data-player="player.code" :aria-label="player.code">
     <p class="player-head">
-      <span class="measure">{{ player.code }}</span>
+      <RouterLink class="measure" :to="{ name: 'player', params: { player: player.code } }">{{ player.code }}</RouterLink>
       <span class="hint">· {{ t(player.paired ? 'handoff.paired' : 'handoff.unpaired') }}</span>
       <span v-if="line.players.length > 1" class="state" :class="player.state" role="status">{{ t(`state.${player.state}`) }}</span>
     </p>
@@ -43,6 +48,8 @@ const proofAt = (ms: number): string => t('handoff.proof-at', { time: timeOfDay(
         <span class="hint">
           {{ listed(proofAt(player.shows.received_ms), player.shows.stepped && t('handoff.stepped')) }}
         </span>
+        <span v-if="player.shows.unconfirmed" class="refusal">{{ t('handoff.unconfirmed') }}</span>
+        <span v-if="player.shows.almanac_over" class="refusal">{{ t('handoff.almanac-over') }}</span>
         <span v-if="player.shows.outputs" :class="player.shows.outputs.agree ? 'hint' : 'refusal'">
           {{ t(player.shows.outputs.agree ? 'handoff.agree' : 'handoff.disagree', { outputs: player.shows.outputs.numbers.join(', ') }) }}
         </span>

@@ -5,6 +5,7 @@ import { useI18n } from 'vue-i18n'
 import { handOff, type Newer, type SurfaceLine } from '../api/handoff'
 import { useOnce } from '../api/once'
 import { useSession } from '../session/session'
+import ActButtons from '../acts/ActButtons.vue'
 import PlayerPart from './PlayerPart.vue'
 import RefusalNote from '../ui/RefusalNote.vue'
 import { goOn } from '../ui/focus'
@@ -97,6 +98,13 @@ async function hand(release: number): Promise<void> {
     <button v-if="mayHand && back" type="button" class="btn btn-sm btn-outline-dark roll-back" @click="hand(back.release)">
       {{ t('handoff.back', { number: String(back.number) }) }}
     </button>
+    <ActButtons
+      v-if="line.players.some((player) => player.paired)"
+      :target="`surface:${line.surface.code}`"
+      :acts="line.acts"
+      :things="line.surface.things"
+      :zone="zone"
+      @changed="emit('changed')" />
     <PlayerPart v-for="player in line.players" :key="player.code" :player="player" :line="line" :zone="zone" @changed="emit('changed')" />
   </article>
 </template>

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest'
 import { clockText } from '../plan/clock'
 import type { ClockToken, Plan } from '../plan/types'
-import { dated } from './almanac'
+import { dated, isOver } from './almanac'
 
 const HOUR = 3_600_000
 /** London: summer time begins on 29 March 2026 at 01:00 UTC (tz database; docs/checks.md). */
@@ -13,6 +13,7 @@ const plan = {
   scenes: { s: { zones: [{ items: [clock, { kind: 'text', parts: [{ drawing: clock }] }] }] } },
 } as unknown as Plan
 const almanac = {
+  until_ms: Date.UTC(2026, 4, 3),
   days: [Date.UTC(2026, 2, 29), Date.UTC(2026, 2, 29, 23)],
   offsets: [
     { from_ms: Date.UTC(2026, 2, 29), offset_s: 0 },
@@ -30,6 +31,10 @@ it('shows the clocks of today on a plan that was sealed a month ago, also in row
     expect(clockText(one.tokens, one.offsets, SUMMER)).toBe('02:00')
   }
   expect(drawn.days).toBe(almanac.days)
+})
+
+it('is over at its end, and not before', () => {
+  expect([isOver(almanac, almanac.until_ms - 1), isOver(almanac, almanac.until_ms)]).toEqual([false, true])
 })
 
 it('goes by the plan where there is no almanac', () => {

@@ -2,9 +2,13 @@ import type { Offset, Plan } from '../plan/types'
 
 /** What depends on dates, over the days ahead: the site's midnights, and the changes of its clocks. */
 export interface Almanac {
+  until_ms: number
   days: number[]
   offsets: Offset[]
 }
+
+/** Behind its end its last offset goes on, and nobody knows of a change of the clocks: that is said. */
+export const isOver = (almanac: Almanac, nowMs: number): boolean => nowMs >= almanac.until_ms
 
 /**
  * A plan as it is to be drawn by an almanac. A plan that was sealed long ago knows neither the midnights nor the clocks

@@ -1,6 +1,7 @@
 import { isUploaded, loadFace } from '../plan/faces'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
+import type { ActsFile } from './acts'
 import type { Beside, Held, Identity, Interval, Named, PlanRef } from './store'
 import { verified } from './verified'
 
@@ -9,13 +10,16 @@ interface FileRef {
   url: string
 }
 /** Orders name a programme; those written before there were programmes, and not yet written again, a release. */
-interface Orders {
+export interface Orders {
   number: number
   programme?: { number: number; sha256: string; url: string } | null
   /** By plan and key; a list, always empty, in those of the version before. */
   sheets?: Record<string, Record<string, FileRef>> | never[]
   /** Days and changes of clocks ahead; null until there is one. */
   almanac?: FileRef | null
+  /** Where the acts of its site lie; its surface's name. */
+  acts?: string
+  surface?: string
   release?: { id: number; number: number; name: string; sha256: string; base: string; start_ms: number } | null
 }
 interface Programme {
@@ -25,7 +29,7 @@ interface Programme {
   idle?: PlanRef | null
 }
 /** What orders ask for: a programme to fetch, or one that follows from them. */
-interface Wanted {
+export interface Wanted {
   sha256: string
   number: number
   url: string | null
@@ -39,6 +43,8 @@ async function json<T>(path: string, init?: RequestInit): Promise<T> {
 }
 
 export const fetchOrders = (identity: Identity): Promise<Orders> => json<Orders>(identity.orders)
+
+export const fetchActs = (address: string): Promise<ActsFile> => json<ActsFile>(address)
 
 export async function askTime(): Promise<{ serverMs: number; atMonotonic: number; frozen: boolean }> {
   const sent = performance.now()

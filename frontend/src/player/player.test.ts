@@ -71,6 +71,16 @@ describe('the steady clock', () => {
   })
 })
 
+describe('a clock that nobody set', () => {
+  it('begins no earlier than it was once, and is sure when the server was heard', () => {
+    const clock = new SteadyClock(() => 0, 5000, 1_000_000)
+    expect([clock.now(), clock.sure]).toEqual([1_000_000, false])
+    clock.hear(1_000_500, 0)
+    expect(clock.sure).toBe(true)
+    expect(new SteadyClock(() => 0, 2_000_000, 1_000_000).now()).toBe(2_000_000)
+  })
+})
+
 // RFC 9110 §14.1.2: byte ranges.
 describe('a range of a whole response', () => {
   it.each([

@@ -20,6 +20,11 @@ describe('what shows', () => {
     const shows = whatShows(held(ref('idle')), at)
     expect([shows?.plan.name, shows?.start_ms]).toEqual([plan, start])
   })
+  it.each(['act', 'unsure'] as const)('is the standby where it is wanted: %s', (why) => {
+    const shows = whatShows(held(ref('idle')), 150, why)
+    expect([shows?.plan.name, shows?.start_ms, shows?.why]).toEqual(['idle', 0, why])
+    expect(whatShows(held(null), 150, why)).toBeNull()
+  })
   it('is nothing without a programme, and where none holds without an idle card', () => {
     expect([whatShows(null, 150), whatShows(held(null), 250), whatShows({ ...held(null), intervals: [] }, 1)]).toEqual([
       null,

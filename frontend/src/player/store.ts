@@ -1,6 +1,7 @@
 import { get, set } from 'idb-keyval'
 import { asPlan, type PlanOne } from '../plan/older'
 import type { Plan } from '../plan/types'
+import type { ActsFile } from './acts'
 
 export interface Identity {
   token: string
@@ -44,8 +45,14 @@ interface Kept {
   now: Held | null
   next: Held | null
   ordersNumber: number
+  /** Of the server's clock to this machine's; and the latest instant that was believed, in ms since 1970. */
   offset: number | null
+  latest: number | null
   beside: Beside
+  /** Where the acts of its site lie, what lay there last, and its surface's name. */
+  actsAt: string | null
+  acts: ActsFile | null
+  surface: string
 }
 
 /** What was kept before there were programmes: one release and its plan. */
@@ -80,11 +87,22 @@ const key = (code: string, what: string): string => `player:${code}:${what}`
 export const loadIdentity = (code: string): Promise<Identity | undefined> => get<Identity>(key(code, 'identity'))
 export const saveIdentity = (code: string, identity: Identity): Promise<void> => set(key(code, 'identity'), identity)
 export const loadKept = async (code: string): Promise<Kept> => {
-  const kept = await get<Kept>(key(code, 'kept'))
-  const beside: Beside = kept?.beside ?? { almanac: null, sheets: {} }
-  return kept
-    ? { ...kept, now: asHeld(kept.now), next: asHeld(kept.next), beside }
-    : { now: null, next: null, ordersNumber: 0, offset: null, beside }
+  const fresh: Kept = {
+    now: null,
+    next: null,
+    ordersNumber: 0,
+    offset: null,
+    latest: null,
+    beside: { almanac: null, sheets: {} },
+    actsAt: null,
+    acts: null,
+    surface: '',
+  }
+  const kept = await get<Partial<Kept>>(key(code, 'kept'))
+  if (!kept) return fresh
+  // Those of the page before say by their offset alone that they heard the server once.
+  const latest = kept.latest ?? (typeof kept.offset === 'number' ? Date.now() + kept.offset : null)
+  return { ...fresh, ...kept, latest, now: asHeld(kept.now ?? null), next: asHeld(kept.next ?? null) }
 }
 export const saveKept = (code: string, kept: Kept): Promise<void> =>
   set(key(code, 'kept'), JSON.parse(JSON.stringify(kept)) as Kept)

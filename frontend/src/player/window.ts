@@ -4,7 +4,7 @@ import type { MediaUrl } from '../plan/draw'
 import type { OutputPlan, Plan } from '../plan/types'
 
 /** What this window is: a whole player, or one output of it, or that output's test card. */
-interface WindowFor {
+export interface WindowFor {
   player: string
   output: number | null
   card: boolean

@@ -109,7 +109,7 @@ final readonly class HandOver
         );
         foreach ($this->players->feeding($surface) as $player) {
             $this->players->lock($player);
-            ++$player->ordersNumber;
+            $player->renumber($this->clock->nowMs());
             $this->queue->add(PublishJob::KIND, ['player' => $player->code], Lane::Now);
         }
         $this->entities->flush();

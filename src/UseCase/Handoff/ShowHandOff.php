@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace UpperPane\App\UseCase\Handoff;
 
 use UpperPane\App\Entity\Person;
+use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Act\ShowActs;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Player\PlayerStates;
@@ -29,6 +31,7 @@ final readonly class ShowHandOff
         private PlayerStates $states,
         private Newer $newer,
         private Desks $desks,
+        private ShowActs $acts,
         private Gate $gate,
     ) {
     }
@@ -42,16 +45,35 @@ final readonly class ShowHandOff
             fn (SurfaceRow $surface) => $this->players->feeding($surface) !== [],
         );
 
+        $acts = $this->acts->lines((int) $site->id);
+
         return [
             'zone' => $site->timeZone,
             'surfaces' => array_map(
                 fn (SurfaceRow $surface) => $this->states->ofSurface($surface) + [
+                    'acts' => self::onto($acts, $this->players->feeding($surface)),
                     'newer' => $this->newer->on($surface),
                     'releases' => $this->lines($this->releases->forSurface($surface)),
                 ],
                 array_values($fed),
             ),
         ];
+    }
+
+    /**
+     * @param list<array<string, mixed>> $acts
+     * @param list<Player>               $players
+     *
+     * @return list<array<string, mixed>> those that are aimed at some of them
+     */
+    private static function onto(array $acts, array $players): array
+    {
+        $codes = array_map(static fn (Player $player) => $player->code, $players);
+
+        return array_values(array_filter(
+            $acts,
+            static fn (array $act) => array_intersect($act['players'], $codes) !== [],
+        ));
     }
 
     /**

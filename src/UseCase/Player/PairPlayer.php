@@ -18,6 +18,8 @@ use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Recorder;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Legibility\Qr\QrCode;
+use UpperPane\Core\Legibility\Qr\QrLevel;
 use UpperPane\Core\Site\PairingCode;
 use UpperPane\Core\Site\Right;
 
@@ -82,7 +84,7 @@ final readonly class PairPlayer
             $oldKey = $player->ordersKey;
             $player->tokenHash = $hash;
             $player->ordersKey = bin2hex(random_bytes(20));
-            ++$player->ordersNumber;
+            $player->renumber($this->clock->nowMs());
             $this->queue->add(PublishJob::KIND, ['player' => $player->code], Lane::Now);
 
             return $oldKey;
@@ -92,6 +94,20 @@ final readonly class PairPlayer
             ($this->orders)($player);
             $this->recorder->record($person, 'player.pair', $code);
         }
+    }
+
+    /**
+     * The way to a player's card, for whoever stands before its screen and is signed in: a QR code.
+     *
+     * @param string $origin scheme and host of the app
+     *
+     * @return string SVG
+     */
+    public function door(string $code, string $origin): string
+    {
+        $player = $this->players->byCode($code) ?? throw Absent::named('player');
+
+        return QrCode::of("$origin/{$player->surface->site->slug}/hand-off/$code", QrLevel::M)->svg();
     }
 
     public function byToken(string $code, string $token): ?Player

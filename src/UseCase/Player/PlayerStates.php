@@ -79,6 +79,9 @@ final readonly class PlayerStates
                         'offset_ms' => $proof->report['offset_ms'],
                         'stepped' => $proof->report['stepped'],
                         'outputs' => self::outputs($proof),
+                        'act' => $proof->report['act'] ?? null,
+                        'unconfirmed' => (bool) ($proof->report['unconfirmed'] ?? false),
+                        'almanac_over' => (bool) ($proof->report['almanac_over'] ?? false),
                     ],
         ];
     }

@@ -14,6 +14,7 @@ use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Sealed;
+use UpperPane\App\UseCase\Act\PublishActs;
 use UpperPane\Core\Plan\Almanac;
 use UpperPane\Core\Plan\DataSheet;
 use UpperPane\Core\Plan\Programme;
@@ -80,6 +81,8 @@ final readonly class PublishOrders
                     ],
             'sheets' => $order === null ? [] : (object) $this->sheets($order),
             'almanac' => $this->almanac($player),
+            'acts' => '/orders/'.PublishActs::PREFIX."{$player->surface->site->actsKey}.json",
+            'surface' => $player->surface->name,
         ]);
     }
 

@@ -6,12 +6,16 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\ProgrammeRow;
 use UpperPane\App\Entity\ProofRow;
 use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Repository\Acts;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Sealed;
+use UpperPane\App\Repository\Stretches;
+use UpperPane\Core\Act\Target;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\Proof;
@@ -32,6 +36,8 @@ final readonly class TakeProof
         private Players $players,
         private Releases $releases,
         private Sealed $sealed,
+        private Acts $acts,
+        private Stretches $stretches,
         private ShiftedClock $clock,
     ) {
     }
@@ -48,16 +54,17 @@ final readonly class TakeProof
         $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
         $row->receivedMs = $this->clock->nowMs();
         $row->report = $proof->toArray();
-        $expectation = $order?->programme === null ? null : $this->expectation($order->programme);
+        $expectation = $order?->programme === null ? null : $this->expectation($order->programme, $player);
         $row->differences = $expectation?->isMeantBy($proof) === true ? $expectation->differences($proof) : [];
         $row->proven = $expectation?->proves($proof) ?? false;
         $this->entities->persist($row);
         $this->entities->flush();
+        $this->stretches->hear($player, $row->proven, $proof, $row->receivedMs);
 
         return true;
     }
 
-    private function expectation(ProgrammeRow $row): Expectation
+    private function expectation(ProgrammeRow $row, Player $player): Expectation
     {
         // Asked for at three instants, twice: read once.
         $read = [];
@@ -70,6 +77,8 @@ final readonly class TakeProof
                     $this->midnights($row->surface),
                 );
             },
+            $this->acts->late((int) $row->surface->site->id, $this->clock->nowMs()),
+            Target::namesOf($player->code, $row->surface->code, $row->surface->groups),
         );
     }
 

@@ -43,7 +43,7 @@ final readonly class Sweep
             ), $dry),
             'orders' => $this->published('orders', array_map(
                 static fn (string $key) => "$key.json",
-                $this->column('SELECT orders_key FROM player'),
+                $this->column("SELECT orders_key FROM player UNION SELECT CONCAT('acts-', acts_key) FROM site"),
             ), $dry),
             'taken out' => $this->rows(
                 'media',
@@ -62,6 +62,8 @@ final readonly class Sweep
             'browsers' => $this->rows('known_browser', 'seen_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'pages' => $this->rows('web_page', 'wanted_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'measures' => $this->rows('measured_text', 'at_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'stretches' => $this->rows('stretch', 'until_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'acts' => $this->rows('act', 'until_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'light' => $this->orphans('media_light', 'sha256', $dry),
             'variants' => $this->orphans('variant', 'original', $dry),
             'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),

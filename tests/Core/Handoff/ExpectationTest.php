@@ -6,6 +6,10 @@ namespace UpperPane\Tests\Core\Handoff;
 
 use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Act\Act;
+use UpperPane\Core\Act\ActKind;
+use UpperPane\Core\Act\Acts;
+use UpperPane\Core\Act\Target;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\PlayerState;
@@ -85,12 +89,45 @@ final class ExpectationTest extends TestCase
         self::assertSame(['x', 'x', 'y', 'x'], array_map($entry, [0, 2000, 7000, 31_999 + 1]));
     }
 
+    /** From 10 s on an act wants standby; for 5 s, until it has arrived, and after its end, both are believed. */
+    #[TestWith([9_000, false, true])]
+    #[TestWith([10_000, true, true])]
+    #[TestWith([14_999, false, true])]
+    #[TestWith([15_000, false, false])]
+    #[TestWith([40_000, true, true])]
+    #[TestWith([40_000, false, true])]
+    #[TestWith([45_000, true, false])]
+    #[TestWith([9_999, true, false])]
+    public function testAnActIsExpectedInsteadOfTheProgramme(int $at, bool $follows, bool $proves): void
+    {
+        $id = '10000000-0000-4000-8000-000000000000';
+        $from = self::START + 10_000;
+        $targets = [Target::read(Input::of('surface:hall'))];
+        $acts = Acts::of([new Act($id, ActKind::Standby, $targets, $from, $from + 30_000, false)]);
+        $said = $follows
+            ? ['act' => $id, 'plan' => str_repeat('b', 64), 'release' => null, 'scene' => 's-idle']
+            : ['plan' => str_repeat('a', 64)];
+        // The round is 30 s long.
+        $zones = match (true) {
+            $follows => ['idle' => null],
+            $at % 30_000 < 5000 => ['a' => 'x'],
+            $at % 30_000 < 10_000 => ['a' => 'y'],
+            default => ['b' => null],
+        };
+        $proof = self::proof($at, $zones, $said + ['programme' => self::programme(7)->sha256()]);
+
+        self::assertSame(
+            $proves,
+            self::expecting(7, $acts, Target::namesOf('hall-1', 'hall', []))->proves($proof),
+        );
+    }
+
     #[TestWith([null, 'p', true, 0, PlayerState::Empty])]
     #[TestWith(['p', 'q', true, 0, PlayerState::Waiting])]
     #[TestWith(['p', null, false, null, PlayerState::Waiting])]
     #[TestWith(['p', 'p', false, 0, PlayerState::Different])]
-    #[TestWith(['p', 'p', true, 30_000, PlayerState::Proven])]
-    #[TestWith(['p', 'p', true, 30_001, PlayerState::Silent])]
+    #[TestWith(['p', 'p', true, 150_000, PlayerState::Proven])]
+    #[TestWith(['p', 'p', true, 150_001, PlayerState::Silent])]
     #[TestWith(['p', 'p', true, null, PlayerState::Silent])]
     public function testSaysHowFarAPlayerIs(
         ?string $ordered,
@@ -124,7 +161,8 @@ final class ExpectationTest extends TestCase
         return Programme::ofRelease('hall', 1, $ref($release, 'a'), $ref(null, 'b'), self::START, null);
     }
 
-    private static function expecting(int $release): Expectation
+    /** @param list<string> $names */
+    private static function expecting(int $release, ?Acts $acts = null, array $names = []): Expectation
     {
         $idle = ReleasedPlan::read([
             'plan' => 2,
@@ -136,6 +174,8 @@ final class ExpectationTest extends TestCase
         return new Expectation(
             self::programme($release),
             static fn (PlanRef $ref) => $ref->release === null ? $idle : self::plan(),
+            $acts,
+            $names,
         );
     }
 

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { onMounted, onUnmounted, ref } from 'vue'
+import { useI18n } from 'vue-i18n'
+import { useRoute } from 'vue-router'
+import { playerCard, type PlayerCard } from '../api/handoff'
+import RefusalNote from '../ui/RefusalNote.vue'
+import ActButtons from '../acts/ActButtons.vue'
+import OnAir from './OnAir.vue'
+import PlayerPart from './PlayerPart.vue'
+import { useReleaseWords } from './words'
+
+/** The card of one player, for who stands before its screen with a phone. */
+const LOOK_MS = 2000
+const { t } = useI18n()
+const route = useRoute()
+const words = useReleaseWords()
+const card = ref<PlayerCard | null>(null)
+const error = ref<unknown>(null)
+let timer: ReturnType<typeof setTimeout> | undefined
+const code = (): string => String(route.params['player'])
+
+async function load(): Promise<void> {
+  clearTimeout(timer)
+  try {
+    card.value = await playerCard(code())
+    error.value = null
+  } catch (refused) {
+    error.value = refused
+  }
+  timer = setTimeout(() => void load(), LOOK_MS)
+}
+onMounted(load)
+onUnmounted(() => clearTimeout(timer))
+</script>
+
+<template>
+  <section class="player-place">
+    <div class="place-head">
+      <h1>{{ card?.surface.name ?? code() }}</h1>
+      <RouterLink class="plain" :to="{ name: 'hand-off' }">{{ t('handoff.title') }}</RouterLink>
+    </div>
+    <RefusalNote :error="error" />
+    <article v-if="card" class="player-card sheet">
+      <header>
+        <h2 class="measure">{{ code() }}</h2>
+        <span class="state" :class="card.players[0]?.state" role="status">{{ t(`state.${card.players[0]?.state ?? 'empty'}`) }}</span>
+      </header>
+      <dl class="particulars">
+        <dt>{{ t('handoff.should') }}</dt>
+        <dd>
+          {{
+            card.acts.some((act) => act.kind === 'standby') ? t('acts.should') : card.ordered ? words(card.ordered) : t('handoff.nothing')
+          }}
+        </dd>
+      </dl>
+      <ActButtons :target="`player:${code()}`" :acts="card.acts" :things="card.surface.things" :zone="card.zone" @changed="load" />
+      <PlayerPart v-for="player in card.players" :key="player.code" :player="player" :line="card" :zone="card.zone" @changed="load" />
+      <OnAir :lines="card.on_air" :zone="card.zone" />
+    </article>
+  </section>
+</template>
+
+<style scoped>
+.player-place {
+  max-width: 40rem;
+  margin: 0 auto;
+}
+.player-card {
+  margin: 0.5rem 1rem 2rem;
+}
+</style>

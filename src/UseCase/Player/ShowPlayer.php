@@ -1,0 +1,69 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\App\UseCase\Player;
+
+use Doctrine\ORM\EntityManagerInterface;
+use UpperPane\App\Adapter\ShiftedClock;
+use UpperPane\App\Entity\Person;
+use UpperPane\App\Entity\ProgrammeRow;
+use UpperPane\App\Repository\Players;
+use UpperPane\App\Repository\Stretches;
+use UpperPane\App\UseCase\Absent;
+use UpperPane\App\UseCase\Act\ShowActs;
+use UpperPane\App\UseCase\Gate;
+use UpperPane\Core\Handoff\OnAir;
+use UpperPane\Core\Plan\Programme;
+use UpperPane\Core\Site\Right;
+
+/** The card of one player: what it shows and why, and what was on air on it. */
+final readonly class ShowPlayer
+{
+    private const DAY_MS = 86_400_000;
+
+    public function __construct(
+        private EntityManagerInterface $entities,
+        private Players $players,
+        private PlayerStates $states,
+        private Stretches $stretches,
+        private ShowActs $acts,
+        private ShiftedClock $clock,
+        private Gate $gate,
+    ) {
+    }
+
+    /** @return array<string, mixed> */
+    public function __invoke(string $code, Person $person): array
+    {
+        $player = $this->players->byCode($code) ?? throw Absent::named('player');
+        $site = $this->gate->demand($person, Right::See, $player->surface);
+        $line = $this->states->ofSurface($player->surface);
+        $now = $this->clock->nowMs();
+
+        return [
+            'zone' => $site->timeZone,
+            'acts' => array_values(array_filter(
+                $this->acts->lines((int) $site->id),
+                static fn (array $act) => in_array($code, $act['players'], true),
+            )),
+            'on_air' => OnAir::of(
+                $this->stretches->since($player, $now - self::DAY_MS),
+                $this->programme(...),
+                $now - self::DAY_MS,
+                $now,
+            ),
+            'players' => array_values(array_filter(
+                (array) $line['players'],
+                static fn (array $one) => $one['code'] === $code,
+            )),
+        ] + $line;
+    }
+
+    private function programme(string $sha256): ?Programme
+    {
+        $row = $this->entities->getRepository(ProgrammeRow::class)->findOneBy(['sha256' => $sha256]);
+
+        return $row === null ? null : Programme::read($row->content);
+    }
+}

@@ -1,0 +1,114 @@
+<?php
+
+declare(strict_types=1);
+
+namespace UpperPane\Tests\Browser;
+
+use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Tests\Support\Page;
+
+/** What goes to players at once: which screen is which, standby, and back; before a screen, with a phone. */
+final class ActTest extends BrowserCase
+{
+    public function testAScreenSaysWhichItIsGoesToStandbyAndComesBack(): void
+    {
+        $page = $this->page();
+        $page->signIn()->open('/hand-off')->see('Hand-off', 'h1');
+        $this->handOff($page, 'kiosk', 'Buy your ticket here');
+        $window = $this->page(1280, 720)->open('/play/kiosk-1');
+        $window->find('#card img');
+        $this->pair($page, $window, 'kiosk-1');
+        $window->until('it plays', fn () => $window->all('.pane-text') !== [], 30);
+        self::assertSame([], array_filter($window->all('#card'), static fn ($card) => $card->isDisplayed()));
+        $card = '[data-handed="kiosk"]';
+        $page->until('proven', fn () => str_contains($page->find("$card .state")->getText(), 'proven'), 30);
+
+        $page->press('Identify', $card)->see('Its screens say which they are', $card);
+        $window->see('kiosk-1', '#card');
+        $page->press('Standby now', $card)->see('until it is cleared, Dina Okafor', $card);
+        $window->until('standby', fn () => $window->find('#stage')->getText() === 'Ticket kiosk');
+        $page->see('2 acts', '.lintel');
+        $page->until('it told so', fn () => str_contains($page->find("$card [data-player]")->getText(), 'standby'), 20);
+        self::assertStringContainsString('proven', $page->find("$card .state")->getText());
+        $this->assertAccessible($page);
+
+        // Before the screen, with a phone, where the code on it leads.
+        $phone = $this->page(390, 800);
+        $phone->signIn('olga')->open('/harrowmere/hand-off/kiosk-1')->see('standby', '.on-air');
+        $this->assertAccessible($phone);
+        self::assertSame(0, $phone->script('return document.documentElement.scrollWidth - innerWidth'));
+        $phone->press('Clear', '.player-place');
+        $window->until('the menu again', fn () => $window->find('#stage')->getText() !== 'Ticket kiosk');
+        $phone->until('told', fn () => count($phone->all('.on-air tbody tr')) >= 3, 20);
+        $page->gone("$card .act-line");
+    }
+
+    /**
+     * A design handed off anew without a change restarts nothing (model §6): in two windows its line of words is where
+     * it was, further by what has passed, within three frames.
+     */
+    public function testAHandOffOfTheSameRestartsNothing(): void
+    {
+        $page = $this->page();
+        $page->signIn()->click('[data-surface="ribbon"]')->see('Quay ribbon', 'aside h2');
+        $page->typeIn('Name of the new design', 'Running', Keys::ENTER)->see('Running', '.title-block');
+        $page->press('text', '.empty-help')->type('#bench-panel textarea', 'Ness 12:45, Aldermoor 13:10', Keys::TAB);
+        $page->see('Ness', '.bench-stage');
+        $page->tick('Runs through the zone')->see('Once through in', 'aside');
+        $this->release($page, 'Runs');
+        $this->handOff($page, 'ribbon', 'Running');
+        $window = $this->page(960, 96)->open('/play/ribbon-1');
+        $this->pair($page, $window, 'ribbon-1');
+        $window->browser->switchTo()->newWindow('window');
+        $window->open('/play/ribbon-1');
+        $handles = $window->browser->getWindowHandles();
+        /** @var array{from_mpx: array{int}, to_mpx: array{int}, ms: int} $way */
+        $way = $page->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[0]
+            ;(async () => {
+            const read = (path) => fetch(path).then((one) => one.json())
+            const { ordered } = await read('/api/players/ribbon-1')
+            const { plan } = await read(`/api/releases/${ordered.release}/plan?surface=ribbon`)
+            done(Object.values(plan.scenes).flatMap((one) => one.zones).flatMap((one) => one.items)
+              .find((one) => one.ticker).ticker)
+            })()
+            JS);
+        [$from, $length] = [$way['from_mpx'][0] / 1000, ($way['to_mpx'][0] - $way['from_mpx'][0]) / 1000];
+        /** @return list<array{float, float}> ms, and how far its line has run of once through */
+        $all = fn (): array => array_map(function (string $handle) use ($window, $from, $length): array {
+            $window->browser->switchTo()->window($handle);
+            [$ms, $x] = $this->line($window);
+
+            return [$ms, ($x - $from) / $length];
+        }, $handles);
+        $before = $all();
+        $handed = fn (): int => (int) $page->script(
+            'return fetch("/api/players/ribbon-1").then((one) => one.json()).then((one) => one.after)',
+        );
+        $after = $handed();
+        $this->handOff($page, 'ribbon', 'Running');
+        $page->until('handed off anew', fn () => $handed() === $after + 1);
+        $card = '[data-handed="ribbon"] .state';
+        $page->until('proven anew', fn () => str_contains($page->find($card)->getText(), 'proven'), 30);
+
+        foreach ([...$before, ...$all()] as [$ms, $share]) {
+            $apart = $share - $before[0][1] - ($ms - $before[0][0]) / $way['ms'];
+            self::assertEqualsWithDelta(0.0, ($apart - round($apart)) * $way['ms'], 50.0, 'ms from where it would be');
+        }
+    }
+
+    /** @return array{float, float} ms, and where its line is, px */
+    private function line(Page $window): array
+    {
+        $window->until('it moves', fn () => $window->all('.pane-moving') !== [], 30);
+
+        /** @var array{float, float} */
+        return $window->browser->executeAsyncScript(<<<'JS'
+            const done = arguments[0]
+            requestAnimationFrame(() => {
+              const moving = document.querySelector('.pane-moving')
+              done([Date.now(), Number(/\(([-\d.]+)px/.exec(moving.style.transform)[1])])
+            })
+            JS);
+    }
+}
