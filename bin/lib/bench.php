@@ -35,6 +35,13 @@ $row = static function (string $what, float $value, string $unit, ?float $bound)
     printf("%-72s %8.2f%s %s\n", $what, $value, $unit, $bound === null ? '' : ($kept ? 'ok' : "MISSED (≤ $bound$unit)"));
 };
 
+// bin/bench clock: the rows of bench-clock.php alone, and nothing is written.
+if (in_array('clock', $argv, true)) {
+    $client = new BenchClient($address);
+    require __DIR__.'/bench-clock.php';
+    exit(0);
+}
+
 // (a) an edit, and an empty JSON request between every two of them, so that both see the same machine.
 $client = new BenchClient($address);
 $client->makeLoad();
@@ -290,6 +297,7 @@ require __DIR__.'/bench-inputs.php';
 require __DIR__.'/bench-fills.php';
 require __DIR__.'/bench-stock.php';
 require __DIR__.'/bench-jobs.php';
+require __DIR__.'/bench-clock.php';
 
 // (f) panning the Elevation with 60 surfaces, among them a wall of 8 × 6.
 $client->makeSite(60);

@@ -55,6 +55,23 @@ final readonly class Queue
         return null;
     }
 
+    /** @return array<string, array{count: int, oldest_ms: ?int}> by lane, what is due and waits, and for how long */
+    public function waits(): array
+    {
+        $now = self::nowMs();
+        $waits = array_fill_keys(array_column(Lane::cases(), 'value'), ['count' => 0, 'oldest_ms' => null]);
+        $rows = $this->database->fetchAllAssociative(
+            "SELECT lane, COUNT(*) AS jobs, MIN(due_ms) AS since FROM {$this->table} ".
+                "WHERE state = 'waiting' AND due_ms <= ? GROUP BY lane",
+            [$now],
+        );
+        foreach ($rows as $row) {
+            $waits[(string) $row['lane']] = ['count' => (int) $row['jobs'], 'oldest_ms' => $now - (int) $row['since']];
+        }
+
+        return $waits;
+    }
+
     private function claimOf(Lane $lane, string $worker): ?Claimed
     {
         $this->database->setTransactionIsolation(TransactionIsolationLevel::READ_COMMITTED);

@@ -39,6 +39,28 @@ final class QueueTest extends TestCase
         $this->one->executeStatement('DROP TABLE job_probe');
     }
 
+    /** What is due waits, since it was due; what is held, done or not due yet does not. */
+    public function testSaysWhatWaitsInEachLane(): void
+    {
+        $add = fn (string $lane, string $state, int $sinceMs) => $this->one->insert('job_probe', [
+            'kind' => 'test',
+            'lane' => $lane,
+            'payload' => '{}',
+            'state' => $state,
+            'due_ms' => (int) (microtime(true) * 1000) - $sinceMs,
+        ]);
+        $add('now', 'running', 9000);
+        $add('now', 'waiting', -60_000);
+        $add('soon', 'waiting', 90_000);
+        $add('soon', 'waiting', 1000);
+        $add('soon', 'done', 900_000);
+        $waits = (new Queue($this->one, 'job_probe'))->waits();
+
+        self::assertSame(['now' => 0, 'soon' => 2, 'long' => 0], array_map(static fn ($lane) => $lane['count'], $waits));
+        self::assertNull($waits['now']['oldest_ms']);
+        self::assertEqualsWithDelta(90_000, $waits['soon']['oldest_ms'], 5000);
+    }
+
     public function testAJobHeldByOneWorkerIsSkippedByTheOtherUntilItsLeaseRunsOut(): void
     {
         $this->one->insert('job_probe', [

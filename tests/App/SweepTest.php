@@ -38,6 +38,15 @@ final class SweepTest extends ApiCase
         self::database()->insert('sign_in_attempt', ['who' => str_repeat('0', 64), 'at_ms' => 1]);
         self::database()->insert('job', ['kind' => 'x', 'payload' => '{}', 'state' => 'done', 'due_ms' => 1]);
         self::database()->insert('job', ['kind' => 'x', 'payload' => '{}', 'state' => 'failed', 'due_ms' => 1]);
+        foreach (['2000-01-01', date('Y-m-d')] as $index => $at) {
+            self::database()->insert('sealed', [
+                'sha256' => str_repeat((string) $index, 64),
+                'kind' => 'almanac',
+                'folder' => str_repeat((string) $index, 40),
+                'content' => '{}',
+                'at' => $at,
+            ]);
+        }
         $dry = $sweep(true);
         self::assertFileExists($loose[0], 'a dry run takes nothing');
         self::assertTrue($media->fileExists($stray));
@@ -45,13 +54,14 @@ final class SweepTest extends ApiCase
 
         self::assertSame($dry, $swept, 'it said beforehand what it would take');
         self::assertSame(
-            [1, 1, 1, 1, 1],
+            [1, 1, 1, 1, 1, 1],
             array_map(static fn (string $what) => $swept[$what]['count'], [
                 'packs',
                 'orders',
                 'media',
                 'attempts',
                 'jobs',
+                'almanacs',
             ]),
         );
         self::assertFileDoesNotExist($loose[0]);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use Symfony\Component\Process\Process;
 use UpperPane\Tests\Support\Page;
 
 /** What goes to players at once: which screen is which, standby, and back; before a screen, with a phone. */
@@ -16,7 +17,8 @@ final class ActTest extends BrowserCase
         $page->signIn()->open('/hand-off')->see('Hand-off', 'h1');
         $this->handOff($page, 'kiosk', 'Buy your ticket here');
         $window = $this->page(1280, 720)->open('/play/kiosk-1');
-        $window->find('#card img');
+        $window->until('its code is there', fn () => $window->script('return document.querySelector("#card img").complete'));
+        self::assertSame($this->address().'/harrowmere/hand-off/kiosk-1', $this->read($window));
         $this->pair($page, $window, 'kiosk-1');
         $window->until('it plays', fn () => $window->all('.pane-text') !== [], 30);
         self::assertSame([], array_filter($window->all('#card'), static fn ($card) => $card->isDisplayed()));
@@ -95,6 +97,18 @@ final class ActTest extends BrowserCase
             $apart = $share - $before[0][1] - ($ms - $before[0][0]) / $way['ms'];
             self::assertEqualsWithDelta(0.0, ($apart - round($apart)) * $way['ms'], 50.0, 'ms from where it would be');
         }
+    }
+
+    /** What a QR code on a screen says, as an independent decoder reads it: zbarimg (Debian zbar-tools). */
+    private function read(Page $window): string
+    {
+        $file = sys_get_temp_dir().'/upper-pane-card-'.getmypid().'.png';
+        $window->shot($file);
+        $decoder = new Process(['zbarimg', '-q', '--raw', '-Sbinary', $file]);
+        $decoder->run();
+        unlink($file);
+
+        return $decoder->getOutput();
     }
 
     /** @return array{float, float} ms, and where its line is, px */

@@ -214,12 +214,7 @@ final class TroubleTest extends BrowserCase
             $clock,
         );
 
-        $player->until(
-            'the shell is kept',
-            fn () => $player->browser->executeAsyncScript(
-                'const done = arguments[0]; caches.match(location.href).then((page) => done(!!page && !!navigator.serviceWorker.controller))',
-            ),
-        );
+        $this->waitForShell($player);
         Stack::stop('nginx');
         try {
             $player
@@ -233,6 +228,41 @@ final class TroubleTest extends BrowserCase
             );
         } finally {
             Stack::start('nginx');
+        }
+    }
+
+    /**
+     * London's summer time begins on 28 March 2027 at 01:00 UTC (tz database): what a player took on 1 March shows
+     * the right time on 30 March too, though the network is gone.
+     */
+    public function testWhatWasTakenOnFirstOfMarchIsRightAMonthLaterWithoutTheServer(): void
+    {
+        $march = 1000 * (new \DateTimeImmutable('2027-03-01T09:00Z'))->getTimestamp();
+        Stack::stop('worker');
+        Stack::stop('fpm');
+        Stack::start('fpm', ['UPPER_PANE_CLOCK' => (string) ($march - (int) (1000 * microtime(true)))]);
+        try {
+            $page = $this->page()->signIn()->open('/hand-off');
+            $player = $this->page(1080, 1920)->open('/play/gate-1');
+            $this->pair($page, $player, 'gate-1');
+            $clock = static fn (string $says) => fn () => str_contains(
+                (string) $player->script('return document.querySelector(".pane-clock")?.innerText ?? ""'),
+                $says,
+            );
+            $player->until('the first of March', $clock('Monday 1 March 09:0'), 40);
+            $this->close($page);
+            $this->waitForShell($player);
+            Stack::stop('nginx');
+            $days = 29 * 86_400_000;
+            (new ChromeDevToolsDriver($player->browser))->execute('Page.addScriptToEvaluateOnNewDocument', [
+                'source' => "const real = Date.now; Date.now = () => real() + $days",
+            ]);
+            $player->open('/play/gate-1')->until('summer time', $clock('Tuesday 30 March 10:0'), 40);
+        } finally {
+            Stack::stop('fpm');
+            Stack::start('fpm');
+            Stack::start('nginx');
+            Stack::start('worker');
         }
     }
 
@@ -265,6 +295,16 @@ final class TroubleTest extends BrowserCase
         });
 
         self::assertLessThanOrEqual(0.6, $near[0]);
+    }
+
+    private function waitForShell(Page $player): void
+    {
+        $player->until(
+            'the shell is kept',
+            fn () => $player->browser->executeAsyncScript(
+                'const done = arguments[0]; caches.match(location.href).then((page) => done(!!page && !!navigator.serviceWorker.controller))',
+            ),
+        );
     }
 
     private function network(Page $page, bool $there): void

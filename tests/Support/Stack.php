@@ -14,12 +14,14 @@ final class Stack
         self::run("stop_one $part");
     }
 
-    public static function start(string $part): void
+    /** @param array<string, string> $with settings that it is started with */
+    public static function start(string $part, array $with = []): void
     {
-        self::run("start_$part");
+        self::run("start_$part", $with);
     }
 
-    private static function run(string $what): void
+    /** @param array<string, string> $with */
+    private static function run(string $what, array $with = []): void
     {
         $root = \dirname(__DIR__, 2);
         $address = (string) getenv('UPPER_PANE_URL');
@@ -30,7 +32,7 @@ final class Stack
                 '-c',
                 "for fd in /proc/self/fd/*; do n=\${fd##*/}; [ \$n -gt 2 ] && eval \"exec \$n>&-\"; done 2>/dev/null; . '$root/bin/lib/say.sh'; . '$root/bin/lib/stack.sh'; $what",
             ],
-            env: [
+            env: $with + [
                 'ROOT' => $root,
                 'STACK' => (string) getenv('STACK'),
                 'HOST' => '127.0.0.1',

@@ -81,7 +81,9 @@ export interface AirLine {
 export type PlayerCard = Omit<SurfaceLine, 'newer' | 'releases'> & { zone: string; on_air: AirLine[] }
 export const playerCard = (code: string): Promise<PlayerCard> => call('GET', `/api/players/${code}`)
 
-export const handedAt = (site: string): Promise<{ zone: string; surfaces: SurfaceLine[] }> =>
+/** What waits in a lane of the queue, and for how long the oldest has. */
+export type Waits = Record<'now' | 'soon' | 'long', { count: number; oldest_ms: number | null }>
+export const handedAt = (site: string): Promise<{ zone: string; waits: Waits | null; surfaces: SurfaceLine[] }> =>
   call('GET', `/api/sites/${site}/hand-off`)
 
 /** Gives a release to a surface; `once` sends the same order only once, whatever became of its answer. */

@@ -8,6 +8,7 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\SurfaceRow;
+use UpperPane\App\Job\Queue;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Surfaces;
@@ -32,11 +33,15 @@ final readonly class ShowHandOff
         private Newer $newer,
         private Desks $desks,
         private ShowActs $acts,
+        private Queue $queue,
         private Gate $gate,
     ) {
     }
 
-    /** @return array{zone: string, surfaces: list<array<string, mixed>>} those that have a player */
+    /**
+     * @return array{zone: string, waits: ?array<string, array{count: int, oldest_ms: ?int}>,
+     *     surfaces: list<array<string, mixed>>} those that have a player; what waits by lane, for who runs the machine
+     */
     public function __invoke(string $slug, Person $person): array
     {
         $site = $this->gate->site($slug, $person);
@@ -49,6 +54,7 @@ final readonly class ShowHandOff
 
         return [
             'zone' => $site->timeZone,
+            'waits' => $this->gate->may($person, Right::Run, $site) ? $this->queue->waits() : null,
             'surfaces' => array_map(
                 fn (SurfaceRow $surface) => $this->states->ofSurface($surface) + [
                     'acts' => self::onto($acts, $this->players->feeding($surface)),

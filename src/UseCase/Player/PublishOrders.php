@@ -95,8 +95,7 @@ final readonly class PublishOrders
      */
     private function almanac(Player $player): array
     {
-        $zone = new \DateTimeZone($player->surface->site->timeZone);
-        $almanac = Almanac::of($zone, $this->clock->nowMs());
+        $almanac = Almanac::of(new \DateTimeZone($player->surface->site->timeZone), $this->clock->nowMs());
         $url = $this->sealed->keep(Sealed::ALMANAC, $almanac->sha256(), $almanac->toArray());
         ['folder' => $folder, 'content' => $content] = $this->sealed->kept($almanac->sha256());
         $this->published->pack($folder, ['almanac.json' => $content], []);

@@ -20,6 +20,8 @@ final readonly class Sweep
     private const YOUNG_S = 3600;
     private const DONE_JOBS_S = 7 * 86_400;
     private const TAKEN_S = 30 * 86_400;
+    /** Orders name an almanac for a day; nobody else does. */
+    private const UNNAMED_S = 3 * 86_400;
     private const BROWSERS_S = 400 * 86_400;
 
     public function __construct(
@@ -64,6 +66,12 @@ final readonly class Sweep
             'measures' => $this->rows('measured_text', 'at_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'stretches' => $this->rows('stretch', 'until_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'acts' => $this->rows('act', 'until_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
+            'almanacs' => $this->rows(
+                'sealed',
+                "kind = 'almanac' AND UNIX_TIMESTAMP(at) * 1000 < ?",
+                1000 * (time() - self::UNNAMED_S),
+                $dry,
+            ),
             'light' => $this->orphans('media_light', 'sha256', $dry),
             'variants' => $this->orphans('variant', 'original', $dry),
             'jobs' => $this->rows('job', "state = 'done' AND due_ms < ?", 1000 * (time() - self::DONE_JOBS_S), $dry),
