@@ -56,7 +56,10 @@ final class QueueTest extends TestCase
         $add('soon', 'done', 900_000);
         $waits = (new Queue($this->one, 'job_probe'))->waits();
 
-        self::assertSame(['now' => 0, 'soon' => 2, 'long' => 0], array_map(static fn ($lane) => $lane['count'], $waits));
+        self::assertSame(
+            ['now' => 0, 'soon' => 2, 'long' => 0],
+            array_map(static fn (array $lane) => $lane['count'], $waits),
+        );
         self::assertNull($waits['now']['oldest_ms']);
         self::assertEqualsWithDelta(90_000, $waits['soon']['oldest_ms'], 5000);
     }

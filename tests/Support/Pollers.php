@@ -9,7 +9,10 @@ final class Pollers
 {
     private readonly \CurlMultiHandle $multi;
 
-    /** @var array<int, array{path: string, everyMs: int, dueMs: float, since: string, body: ?string, headers: list<string>}> */
+    /**
+     * @var array<int, array{path: string, everyMs: int, dueMs: float, since: string, body: ?string,
+     *     headers: list<string>}>
+     */
     private array $polls = [];
 
     /** @var array<int, array{int, float, \CurlHandle}> by handle: which poll, begun when, ms */
