@@ -73,6 +73,7 @@ return [
     'design_past' => $everyone,
     'design_restore' => $designing,
     'stock' => $everyone,
+    'stock_uses' => $everyone,
     'stock_allowed' => $everyone,
     'stock_add' => $adding,
     'upload_begin' => $adding,

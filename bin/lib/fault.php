@@ -60,8 +60,10 @@ $edits = static function (string $what, string $loop, int $seconds) use ($client
 };
 
 echo "| broken while people work | times | acknowledged | found again | lost |\n| --- | --- | --- | --- | --- |\n";
-($argv[2] ?? '') === 'files' || require __DIR__.'/fault-work.php';
-require __DIR__.'/fault-files.php';
+$only = $argv[2] ?? '';
+$only === '' && require __DIR__.'/fault-work.php';
+in_array($only, ['', 'acts'], true) && require __DIR__.'/fault-acts.php';
+in_array($only, ['', 'files'], true) && require __DIR__.'/fault-files.php';
 
 echo $lost === 0 ? "\nNothing was lost.\n" : "\nLost: $lost\n";
 exit($lost === 0 ? 0 : 1);

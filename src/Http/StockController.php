@@ -36,6 +36,12 @@ final class StockController
         return new JsonResponse($list($site, $person));
     }
 
+    #[Route('/api/stock/{id}/uses', 'stock_uses', methods: ['GET'])]
+    public function uses(string $id, #[CurrentUser] Person $person, StockList $list): JsonResponse
+    {
+        return new JsonResponse($list->uses($id, $person));
+    }
+
     #[Route('/api/sites/{site}/stock', 'stock_add', methods: ['POST'])]
     public function add(
         string $site,

@@ -69,6 +69,39 @@ final readonly class References
         )));
     }
 
+    /** @return list<array{id: string, kind: string, name: string}> as {@see self::users}, with their ids */
+    public function usersOfMedia(Media $media): array
+    {
+        $font = $media->font;
+        $is = "r.kind = 'media' AND r.target = ?";
+        $from = 'reference r JOIN document d ON d.id = r.document_id';
+        $what = [$media->id];
+        if ($font !== null) {
+            $is = 'INSTR(p.content, ?) > 0 AND INSTR(p.content, ?) > 0';
+            $from = 'part p JOIN document d ON d.id = p.document_id';
+            $what = self::said($font);
+        }
+
+        /** @var list<array{id: string, kind: string, name: string}> */
+        return $this->database->fetchAllAssociative(
+            "SELECT DISTINCT d.id, d.kind, d.name FROM $from WHERE $is AND d.site_id = ? ORDER BY d.name, d.id",
+            [...$what, $media->site->id],
+        );
+    }
+
+    /**
+     * @param array{family: string, weight: int} $face
+     *
+     * @return array{string, string} how a document says it
+     */
+    private static function said(array $face): array
+    {
+        return [
+            '"font":'.json_encode($face['family'], \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES),
+            "\"weight\":$face[weight]",
+        ];
+    }
+
     /** @return list<string> names of the documents that use a medium; of a font, that have something written in it */
     public function users(Media $media): array
     {
@@ -94,10 +127,9 @@ final readonly class References
             return [];
         }
         $columns = $said = $users = [];
-        foreach (array_values($faces) as $index => ['family' => $family, 'weight' => $weight]) {
+        foreach (array_values($faces) as $index => $face) {
             $columns[] = "MAX(INSTR(p.content, ?) > 0 AND INSTR(p.content, ?) > 0) AS face$index";
-            $said[] = '"font":'.json_encode($family, \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
-            $said[] = "\"weight\":$weight";
+            $said = [...$said, ...self::said($face)];
         }
         $rows = $this->database->fetchAllAssociative(
             'SELECT d.name, '.implode(', ', $columns).' FROM document d JOIN part p ON p.document_id = d.id '.

@@ -141,6 +141,7 @@ final class OpenApiTest extends ApiCase
                 ? $this->call('POST', "$upload/done", null, 201)
                 : $this->call('DELETE', $upload, null, 204);
         }
+        $this->call('GET', "/api/stock/{$noted['id']}/uses", status: 200);
         $notes = ['tags' => ['lake'], 'licence' => 'ours', 'until' => '2099-12-31'];
         $seen = ['seen' => $noted['notes'], 'notes' => $notes];
         $this->call('POST', "/api/stock/{$noted['id']}/notes", $seen, 200);

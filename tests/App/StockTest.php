@@ -160,6 +160,8 @@ final class StockTest extends ApiCase
         $used = array_values(array_filter($stock, static fn (array $one) => $one['uses'] > 0))[0];
         $path = "/api/stock/$used[id]";
         self::assertSame('stock.in_use', $this->call('DELETE', $path, null, 409)['code']);
+        $by = $this->call('GET', "/api/stock/{$used['id']}/uses", status: 200)['by'];
+        self::assertSame($used['used_in'], array_column($by, 'name'));
         $this->call('DELETE', "$path?despite=".(count($used['used_in']) + 1), null, 409);
         $this->call('DELETE', "$path?despite=".count($used['used_in']), null, 204);
         $ids = fn () => array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], 'id');
@@ -284,6 +286,7 @@ final class StockTest extends ApiCase
         self::assertSame(0, $uses());
         $this->edit([Sketch::fill('z-right', $thin)], 1);
         self::assertSame(1, $uses(), 'where it is written in is where it is used');
+        self::assertCount(1, $this->call('GET', "/api/stock/{$font['id']}/uses", status: 200)['by']);
         $plan = $this->call('GET', '/api/designs/'.self::BOARD.'/plan')['plan'];
         self::assertContains(['family' => 'Roboto', 'weight' => 250, 'file' => $font['sha256']], $plan['fonts']);
         self::assertContains($font['sha256'], array_column($plan['media'], 'sha256'), 'goes to players with the media');

@@ -15,20 +15,20 @@ final class ActTest extends BrowserCase
     {
         $page = $this->page();
         $page->signIn()->open('/hand-off')->see('Hand-off', 'h1');
-        $this->handOff($page, 'kiosk', 'Buy your ticket here');
-        $window = $this->page(1280, 720)->open('/play/kiosk-1');
+        $this->handOff($page, 'gate-1', 'Gate 1');
+        $window = $this->page(540, 960)->open('/play/gate-1');
         $window->until('its code is there', fn () => $window->script('return document.querySelector("#card img").complete'));
-        self::assertSame($this->address().'/harrowmere/hand-off/kiosk-1', $this->read($window));
-        $this->pair($page, $window, 'kiosk-1');
+        self::assertSame($this->address().'/harrowmere/hand-off/gate-1', $this->read($window));
+        $this->pair($page, $window, 'gate-1');
         $window->until('it plays', fn () => $window->all('.pane-text') !== [], 30);
         self::assertSame([], array_filter($window->all('#card'), static fn ($card) => $card->isDisplayed()));
-        $card = '[data-handed="kiosk"]';
+        $card = '[data-handed="gate-1"]';
         $page->until('proven', fn () => str_contains($page->find("$card .state")->getText(), 'proven'), 30);
 
         $page->press('Identify', $card)->see('Its screens say which they are', $card);
-        $window->see('kiosk-1', '#card');
+        $window->see('gate-1', '#card');
         $page->press('Standby now', $card)->see('until it is cleared, Dina Okafor', $card);
-        $window->until('standby', fn () => $window->find('#stage')->getText() === 'Ticket kiosk');
+        $window->until('standby', fn () => $window->find('#stage')->getText() === 'Gate 1 totem');
         $page->see('2 acts', '.lintel');
         $page->until('it told so', fn () => str_contains($page->find("$card [data-player]")->getText(), 'standby'), 20);
         self::assertStringContainsString('proven', $page->find("$card .state")->getText());
@@ -36,11 +36,11 @@ final class ActTest extends BrowserCase
 
         // Before the screen, with a phone, where the code on it leads.
         $phone = $this->page(390, 800);
-        $phone->signIn('olga')->open('/harrowmere/hand-off/kiosk-1')->see('standby', '.on-air');
+        $phone->signIn('olga')->open('/harrowmere/hand-off/gate-1')->see('standby', '.on-air');
         $this->assertAccessible($phone);
         self::assertSame(0, $phone->script('return document.documentElement.scrollWidth - innerWidth'));
         $phone->press('Clear', '.player-place');
-        $window->until('the menu again', fn () => $window->find('#stage')->getText() !== 'Ticket kiosk');
+        $window->until('the menu again', fn () => $window->find('#stage')->getText() !== 'Gate 1 totem');
         $phone->until('told', fn () => count($phone->all('.on-air tbody tr')) >= 3, 20);
         $page->gone("$card .act-line");
     }

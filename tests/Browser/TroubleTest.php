@@ -237,6 +237,7 @@ final class TroubleTest extends BrowserCase
      */
     public function testWhatWasTakenOnFirstOfMarchIsRightAMonthLaterWithoutTheServer(): void
     {
+        $this->expectRefusals('net::ERR', 'Failed to load', 'status of 5', 'Failed to fetch');
         $march = 1000 * (new \DateTimeImmutable('2027-03-01T09:00Z'))->getTimestamp();
         Stack::stop('worker');
         Stack::stop('fpm');

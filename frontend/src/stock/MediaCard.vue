@@ -3,6 +3,8 @@ import { vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { MediaLine } from '../api/types'
+import { usesOfMedia } from '../api/uses'
+import WhereUsed from '../ui/WhereUsed.vue'
 import { dayOf, fileSize, pixels, ratioText, seconds } from '../ui/format'
 
 /** `dense`: on the bench, where many are to be seen at once. */
@@ -49,7 +51,8 @@ const facts = computed(() => {
       </p>
       <p class="hint">
         {{ facts }} ·
-        <span v-b-tooltip="media.used_in?.join(', ')">{{ t('stock.uses', { count: media.uses }) }}</span>
+        <WhereUsed v-if="media.uses" :text="t('stock.uses', { count: media.uses })" :load="() => usesOfMedia(media.id)" />
+        <template v-else>{{ t('stock.uses', { count: 0 }) }}</template>
       </p>
       <p v-if="media.notes.folder" class="hint">{{ media.notes.folder }}</p>
       <p v-if="media.notes.tags.length" class="tags">

@@ -4,6 +4,7 @@ import { computed, onMounted, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute, useRouter } from 'vue-router'
 import { removeDocument } from '../api/documents'
+import { usesOfDocument } from '../api/uses'
 import ConflictChoice from '../document/ConflictChoice.vue'
 import RemovedList from '../document/RemovedList.vue'
 import UndoButtons from '../document/UndoButtons.vue'
@@ -11,6 +12,7 @@ import { useListening } from '../document/useListening'
 import { useSession } from '../session/session'
 import { goOn } from '../ui/focus'
 import RefusalNote from '../ui/RefusalNote.vue'
+import WhereUsed from '../ui/WhereUsed.vue'
 import { useUndoKeys } from '../ui/useUndoKeys'
 import ContrastTable from './ContrastTable.vue'
 import StyleColours from './StyleColours.vue'
@@ -121,6 +123,7 @@ useListening(styles.listen)
               @change="styles.rename(($event.target as HTMLInputElement).value)" />
           </label>
           <UndoButtons :undo="styles.undo" @step="(kind) => styles.step(kind)" />
+          <WhereUsed :key="id" :text="t('uses.where')" :load="() => usesOfDocument(id)" />
           <TokenFile />
           <button v-if="session.may('design')" type="button" class="btn btn-sm btn-outline-dark" @click="remove">
             {{ t('style.remove-style') }}

@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\Documents;
+use UpperPane\App\Repository\References;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Conflict;
 use UpperPane\App\UseCase\Gate;
@@ -23,6 +24,7 @@ final readonly class RemoveDocument
         private EntityManagerInterface $entities,
         private Documents $documents,
         private Desks $desks,
+        private References $references,
         private ShiftedClock $clock,
         private Gate $gate,
         private Recorder $recorder,
@@ -58,12 +60,15 @@ final readonly class RemoveDocument
         });
     }
 
-    /** @return array{uses: ?list<string>} null: it is never removed by itself */
+    /**
+     * @return array{uses: ?list<string>, by: list<array{id: string, kind: string, name: string}>} what keeps it from
+     *     being removed, null: it is never removed by itself; `by`: the documents that use it
+     */
     public function uses(string $id, Person $person): array
     {
         [$loaded, $desk] = $this->desks->open($id, $person);
 
-        return ['uses' => $desk->uses($loaded)];
+        return ['uses' => $desk->uses($loaded), 'by' => $this->references->usersOf($id)];
     }
 
     /**

@@ -50,6 +50,17 @@ final readonly class TakeProof
             return false;
         }
         $proof = Proof::parse($input);
+        // Pages of one player, one for each output, tell at the same moment.
+        $this->entities->wrapInTransaction(function () use ($player, $proof): void {
+            $this->players->lock($player);
+            $this->hear($player, $proof);
+        });
+
+        return true;
+    }
+
+    private function hear(Player $player, Proof $proof): void
+    {
         $order = $this->players->order($player);
         $row = $this->entities->find(ProofRow::class, $player->id) ?? new ProofRow($player, 0);
         $row->receivedMs = $this->clock->nowMs();
@@ -60,8 +71,6 @@ final readonly class TakeProof
         $this->entities->persist($row);
         $this->entities->flush();
         $this->stretches->hear($player, $row->proven, $proof, $row->receivedMs);
-
-        return true;
     }
 
     private function expectation(ProgrammeRow $row, Player $player): Expectation

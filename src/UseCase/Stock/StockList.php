@@ -8,6 +8,7 @@ use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Entity\Media;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Repository\References;
+use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Geometry\Ratio;
@@ -49,6 +50,15 @@ final readonly class StockList
                 ? max(0, (int) disk_free_space($this->varDir) - Room::KEPT_BYTES)
                 : null,
         ];
+    }
+
+    /** @return array{by: list<array{id: string, kind: string, name: string}>} the documents that use a medium */
+    public function uses(string $id, Person $person): array
+    {
+        $media = $this->entities->find(Media::class, $id) ?? throw Absent::named('media');
+        $this->gate->demand($person, Right::See, $media->site);
+
+        return ['by' => $this->references->usersOfMedia($media)];
     }
 
     /** @return array<string, mixed> */
