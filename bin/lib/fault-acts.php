@@ -34,7 +34,7 @@ $clear = static function () use ($client, &$standing): void {
     array_map(static fn (string $id) => $client->send('POST', "/api/acts/$id/clear"), $standing);
     $standing = [];
 };
-$ofActs = "pkill -9 -f '[a]pp:acts'; $pause";
+$ofActs = "pkill -9 -f '[c]onsole app:acts'; $pause";
 foreach ([
     'PHP killed, acts' => $ofFpm,
     'what writes acts killed, and its file deleted' => "rm -f $stack/published/orders/acts-*; $ofActs",

@@ -59,12 +59,12 @@ final readonly class Published
         }
     }
 
-    public function hasOrder(string $key): bool
+    /** @return ?int of what lies there; null when nothing does, or nothing whole */
+    public function numberOf(string $key): ?int
     {
-        $path = "{$this->varDir}/published/orders/$key.json";
-        clearstatcache(true, $path);
+        $lies = json_decode((string) @file_get_contents("{$this->varDir}/published/orders/$key.json"), true);
 
-        return is_file($path);
+        return is_array($lies) && is_int($lies['number'] ?? null) ? $lies['number'] : null;
     }
 
     public function withdraw(string $key): void

@@ -75,6 +75,11 @@ final class ActsTest extends ApiCase
         $this->call('POST', '/api/sites/harrowmere/acts', $act, 201);
         $whole = $this->file();
         $publish = self::getContainer()->get(PublishActs::class);
+        foreach (['', '{"acts": 1, "number": 7, "list": []}', '{"acts": 1, "numb'] as $lies) {
+            file_put_contents($this->path(), $lies);
+            $publish->all();
+            self::assertSame($whole, $this->file(), 'whatever lies there');
+        }
         unlink($this->path());
         $publish->all();
         self::assertSame($whole, $this->file());

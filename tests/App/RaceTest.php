@@ -88,6 +88,14 @@ final class RaceTest extends TestCase
             },
             'after',
         ];
+        yield 'an act' => [
+            static fn () => ['/api/sites/aldermoor/acts', [
+                'act' => self::uuid(),
+                'kind' => 'identify',
+                'targets' => ['surface:'.self::$surface],
+            ]],
+            'id',
+        ];
     }
 
     /** @param \Closure(): array{string, array<string, mixed>} $request */

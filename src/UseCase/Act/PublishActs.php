@@ -48,7 +48,8 @@ final class PublishActs
         foreach ($this->acts->files() as $site => ['key' => $key, 'number' => $number]) {
             $last = $this->written[$site] ?? null;
             $isWritten = $last !== null && $last['number'] === $number && $this->clock->nowMs() < $last['endMs'];
-            if (!$isWritten || !$this->published->hasOrder(self::PREFIX.$key)) {
+            // Two requests at once may have written it in the wrong order.
+            if (!$isWritten || $this->published->numberOf(self::PREFIX.$key) !== $number) {
                 $this->renew($site);
                 $this->write($site, $key, $this->acts->files()[$site]['number'] ?? $number);
             }

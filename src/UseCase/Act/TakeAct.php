@@ -55,26 +55,29 @@ final readonly class TakeAct
         foreach ($act->targets as $index => $target) {
             $this->demand($person, $act, $this->thing($site, $target, "/targets/$index"), $site);
         }
-        [$known, $of] = $this->acts->find($act->id) ?? [null, 0];
-        if ($known !== null) {
-            return $of === $site->id && $known->kind === $act->kind
-                ? self::line($known, $person->name)
-                : throw Conflict::because('request.id_taken', ['id' => $act->id]);
-        }
         if (array_filter($this->acts->players((int) $site->id), $act->aimsAt(...)) === []) {
             throw Refusal::because('act.nobody', '/targets');
         }
-        $this->database->transactional(function () use ($act, $site, $person): void {
+        $done = $this->database->transactional(function () use ($act, $site, $person): Act {
+            $this->sites->lock($site);
+            [$known, $of] = $this->acts->find($act->id) ?? [null, 0];
+            if ($known !== null) {
+                return $of === $site->id && $known->kind === $act->kind
+                    ? $known
+                    : throw Conflict::because('request.id_taken', ['id' => $act->id]);
+            }
             $this->acts->add($act, $site, $person);
             $this->acts->renumber((int) $site->id, $act->fromMs);
             $this->recorder->record($person, "act.{$act->kind->value}", $act->id, [
                 'targets' => array_column($act->targets, 'name'),
                 'until_ms' => $act->untilMs,
             ]);
+
+            return $act;
         });
         ($this->publish)((int) $site->id);
 
-        return self::line($act, $person->name);
+        return self::line($done, $person->name);
     }
 
     /**
