@@ -540,6 +540,12 @@ return [
     ],
     'schedule.until_before' => ['It would end before it begins.', 'Ask for a stretch that ends later.'],
     'schedule.entry_twice' => ['Two entries are called “{id}”.', 'Give each an id of its own.'],
+    'when.words' => [
+        '“{part}” is not understood.',
+        'Write it like “every first Monday, 05:40 to 01:15, from 2 March 2026”, or short: “mon-fri 6-9”.',
+    ],
+    'when.times' => ['From when to when is not said.', 'Add two times of day, such as “6:00 to 9:30”, or “all day”.'],
+    'when.never' => ['“{words}” never comes.', 'Change its days.'],
     'recurrence.part' => [
         '“{part}” says nothing in this rule.',
         'Write it as in RFC 5545, such as FREQ=WEEKLY;BYDAY=MO,TU; each part once.',

@@ -108,6 +108,12 @@ final readonly class Recurrence
         yield from array_slice($more, $next);
     }
 
+    /** The first start that a rule has from a civil second on, as if it began there; null when it never comes. */
+    public static function firstOf(Rule $rule, int $from): ?int
+    {
+        return (new self($from, $rule, [], []))->first();
+    }
+
     /** The first that the rule has from the start on, whatever its end; null when it never comes. */
     private function first(): ?int
     {

@@ -13,8 +13,16 @@ final readonly class Windows
 {
     private const DISORDER_S = 2 * 86_400;
 
-    private function __construct(private Recurrence $recurrence, private Span $span)
-    {
+    /**
+     * @param list<Calendar> $only
+     * @param list<Calendar> $not
+     */
+    private function __construct(
+        private Recurrence $recurrence,
+        private Span $span,
+        private array $only = [],
+        private array $not = [],
+    ) {
     }
 
     /**
@@ -28,6 +36,18 @@ final readonly class Windows
         $span = Span::parse($input->child('end'), $input->optional('days'), $recurrence->start % 86_400);
 
         return new self($recurrence, $span);
+    }
+
+    /**
+     * Only on the days of some calendars, if any, and not on those of others, by the civil day on which an occurrence
+     * starts.
+     *
+     * @param list<Calendar> $only
+     * @param list<Calendar> $not
+     */
+    public function on(array $only, array $not): self
+    {
+        return new self($this->recurrence, $this->span, $only, $not);
     }
 
     /**
@@ -45,6 +65,9 @@ final readonly class Windows
             $zone,
         );
         foreach ($starts as $start) {
+            if (!$this->isOn(Days::quotient($start, 86_400))) {
+                continue;
+            }
             $from = $zone->instant($start);
             $until = $zone->instant($this->span->endOf($start));
             if ($from >= $until || $from >= $untilS || $until <= $fromS) {
@@ -73,6 +96,14 @@ final readonly class Windows
         for (; isset($held[$sent]); ++$sent) {
             yield $held[$sent];
         }
+    }
+
+    private function isOn(int $day): bool
+    {
+        $hasIt = static fn (Calendar $calendar) => $calendar->has($day);
+
+        return ($this->only === [] || array_filter($this->only, $hasIt) !== [])
+            && array_filter($this->not, $hasIt) === [];
     }
 
     /**

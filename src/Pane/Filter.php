@@ -41,6 +41,8 @@ final readonly class Filter
             new PlaylistCommand(),
             new PeriodCommand(),
             new ScheduleCommand(),
+            new WhenReadCommand(),
+            new WhenSayCommand(),
         ]);
     }
 

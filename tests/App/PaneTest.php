@@ -28,6 +28,16 @@ final class PaneTest extends TestCase
             '{"zone":"Europe/Berlin","from":"2026-03-27T00:00:00Z","until":"2026-03-31T00:00:00Z","entries":[{"id":"a","start":"2026-03-20T02:30:00","end":"05:00","rrule":"FREQ=DAILY","rdate":["2026-03-28T12:00:00"],"exdate":["2026-03-29T02:30:00"]}]}',
             '{"windows":[{"entry":"a","from":"2026-03-27T01:30:00Z","until":"2026-03-27T04:00:00Z"},{"entry":"a","from":"2026-03-28T01:30:00Z","until":"2026-03-28T04:00:00Z"},{"entry":"a","from":"2026-03-28T11:00:00Z","until":"2026-03-29T03:00:00Z"},{"entry":"a","from":"2026-03-30T00:30:00Z","until":"2026-03-30T03:00:00Z"}],"truncated":false}',
         ];
+        yield 'a sentence of when' => [
+            'when-read',
+            '{"zone":"Europe/London","today":"2026-12-01","words":"every first mon 5:40-1:15, until 30 June 2027"}',
+            '{"start":"2026-12-07T05:40:00","end":"01:15","rrule":"FREQ=MONTHLY;BYDAY=1MO;UNTIL=20270630T225959Z","words":"every first Monday, 05:40 to 01:15, from 7 December 2026, until 30 June 2027"}',
+        ];
+        yield 'when in a sentence' => [
+            'when-say',
+            '{"zone":"Europe/London","start":"2026-12-01T06:00","end":"09:00","rrule":"FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR"}',
+            '{"words":"every Monday to Friday, 06:00 to 09:00, from 1 December 2026"}',
+        ];
         yield 'a single panel, turned' => [
             'surface',
             '{"panels":[{"native":[1920,1080],"active_mm":[1209.6,680.4],"rotation":90}]}',
