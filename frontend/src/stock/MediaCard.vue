@@ -49,11 +49,8 @@ const facts = computed(() => {
         {{ t('stock.made-of', { codec: media.original.codec, size: fileSize(media.original.bytes) }) }}
         {{ media.original.why.map((one) => t(`stock.why-${one}`)).join(', ') }}.
       </p>
-      <p class="hint">
-        {{ facts }} ·
-        <WhereUsed v-if="media.uses" :text="t('stock.uses', { count: media.uses })" :load="() => usesOfMedia(media.id)" />
-        <template v-else>{{ t('stock.uses', { count: 0 }) }}</template>
-      </p>
+      <p class="hint">{{ media.uses ? facts : `${facts} · ${t('stock.uses', { count: 0 })}` }}</p>
+      <WhereUsed v-if="media.uses" :text="t('stock.uses', { count: media.uses })" :load="() => usesOfMedia(media.id)" />
       <p v-if="media.notes.folder" class="hint">{{ media.notes.folder }}</p>
       <p v-if="media.notes.tags.length" class="tags">
         <span v-for="tag in media.notes.tags" :key="tag">{{ tag }}</span>

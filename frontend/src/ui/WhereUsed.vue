@@ -32,6 +32,12 @@ async function open(): Promise<void> {
 </template>
 
 <style scoped>
+.where-used :deep(.btn) {
+  padding: 0;
+  min-height: 24px;
+  color: inherit;
+  font-size: 0.8125rem;
+}
 .where-used :deep(.dropdown-menu) {
   max-height: 16rem;
   overflow: auto;
