@@ -36,8 +36,10 @@ export interface Wanted {
   intervals: Interval[]
 }
 
+/** An answer that takes longer is none: the next one is asked for. */
+const ANSWERS_MS = 10_000
 async function json<T>(path: string, init?: RequestInit): Promise<T> {
-  const response = await fetch(path, { cache: 'no-cache', ...init })
+  const response = await fetch(path, { cache: 'no-cache', signal: AbortSignal.timeout(ANSWERS_MS), ...init })
   if (!response.ok) throw new Error(`${response.status}`)
   return (await response.json()) as T
 }
@@ -58,6 +60,7 @@ export async function sendProof(code: string, identity: Identity, proof: unknown
     method: 'POST',
     headers: { Authorization: `Bearer ${identity.token}`, 'Content-Type': 'application/json' },
     body: JSON.stringify(proof),
+    signal: AbortSignal.timeout(ANSWERS_MS),
   })
   return response.status
 }

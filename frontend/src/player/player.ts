@@ -174,7 +174,9 @@ export class Player {
     } catch {
       // The server is away: the last known offset goes on holding.
     }
-    this.kept.latest = Math.max(this.kept.latest ?? 0, this.clock.now())
+    // What the server said holds, also when it went back; what a machine believes by itself only goes on.
+    const now = this.clock.now()
+    this.kept.latest = this.clock.sure ? now : Math.max(this.kept.latest ?? 0, now)
     await saveKept(this.purpose.player, this.kept)
   }
 }
