@@ -18,6 +18,7 @@ final class Photo implements Coat
     private static array $greys = [];
     private ?LightGrid $grid = null;
     private bool $asked = false;
+    private readonly bool $isEnlarged;
 
     /**
      * @param Box    $drawn  where the whole picture would lie
@@ -30,6 +31,8 @@ final class Photo implements Coat
         private readonly Box $window,
         private readonly float $blur = 0.0,
     ) {
+        $size = $media->size;
+        $this->isEnlarged = $size !== null && ($drawn->width > $size->width || $drawn->height > $size->height);
     }
 
     /** Fetched when somebody asks, once. */
@@ -68,7 +71,7 @@ final class Photo implements Coat
             ($x - $this->drawn->x) / $this->drawn->width,
             ($y - $this->drawn->y) / $this->drawn->height,
         ];
-        if ($this->isEnlarged()) {
+        if ($this->isEnlarged) {
             $light = $grid->smooth($step, ...$place);
 
             return $light === null ? Paint::none() : Paint::ofLuminance($light);
@@ -77,13 +80,6 @@ final class Photo implements Coat
 
         // A grid knows 255 of them.
         return $light === null ? Paint::none() : self::$greys[(string) $light] ??= Paint::ofLuminance($light);
-    }
-
-    private function isEnlarged(): bool
-    {
-        $size = $this->media->size;
-
-        return $size !== null && ($this->drawn->width > $size->width || $this->drawn->height > $size->height);
     }
 
     /** The mean of the places around, the nearer the more (a Gaussian, Filter Effects 1 §9.2). */
