@@ -68,11 +68,17 @@ final class RightsTest extends ApiCase
         $this->call('POST', '/api/sites/aldermoor/styles', ['style' => $style, 'name' => 'Jetty'], 201);
         $this->call('POST', '/api/sites/aldermoor/uploads', null, 201, ['HTTP_UPLOAD_LENGTH' => '9']);
         $upload = basename((string) $this->response->headers->get('Location'));
+        $media = (string) self::database()->fetchOne("SELECT id FROM media WHERE name = 'Evening crossing.webm'");
+        self::database()->executeStatement(
+            "UPDATE media SET site_id = (SELECT id FROM site WHERE slug = 'aldermoor') WHERE id = ?",
+            [$media],
+        );
         $there = ['{site}' => 'aldermoor', '{surface}' => 'jetty', '{code}' => 'jetty-1', '{id}' => $design];
         $paths = [];
         $any = ['{tMs}' => '0', '{revision}' => '0', '{kind}' => 'csv'];
         foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $name => $route) {
             $path = match (true) {
+                $name === 'stock_uses' => strtr($route->getPath(), ['{id}' => $media]),
                 str_starts_with($route->getPath(), '/api/styles/') => strtr($route->getPath(), ['{id}' => $style]),
                 str_starts_with($route->getPath(), '/api/uploads/') => strtr($route->getPath(), ['{id}' => $upload]),
                 default => strtr($route->getPath(), $there),

@@ -78,7 +78,11 @@ export interface AirLine {
   number: number | null
 }
 /** One player of a surface, alone. */
-export type PlayerCard = Omit<SurfaceLine, 'newer' | 'releases'> & { zone: string; on_air: AirLine[] }
+export type PlayerCard = Omit<SurfaceLine, 'newer' | 'releases'> & {
+  zone: string
+  on_air: AirLine[]
+  outputs: { number: number; px: [number, number] }[]
+}
 export const playerCard = (code: string): Promise<PlayerCard> => call('GET', `/api/players/${code}`)
 
 /** What waits in a lane of the queue, and for how long the oldest has. */

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted, ref } from 'vue'
+import { computed, onMounted, onUnmounted, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { playerCard, type PlayerCard } from '../api/handoff'
+import { pixels, timeOfDay } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
 import ActButtons from '../acts/ActButtons.vue'
 import OnAir from './OnAir.vue'
@@ -17,6 +18,7 @@ const words = useReleaseWords()
 const card = ref<PlayerCard | null>(null)
 const error = ref<unknown>(null)
 let timer: ReturnType<typeof setTimeout> | undefined
+const standing = computed(() => card.value?.acts.find((act) => act.kind === 'standby'))
 const code = (): string => String(route.params['player'])
 
 async function load(): Promise<void> {
@@ -47,11 +49,30 @@ onUnmounted(() => clearTimeout(timer))
       </header>
       <dl class="particulars">
         <dt>{{ t('handoff.should') }}</dt>
-        <dd>
-          {{
-            card.acts.some((act) => act.kind === 'standby') ? t('acts.should') : card.ordered ? words(card.ordered) : t('handoff.nothing')
-          }}
+        <dd v-if="standing">
+          {{ t('acts.should') }}
+          <br />
+          <span class="hint">{{ t('handoff.by', { author: standing.by, time: timeOfDay(standing.from_ms, card.zone) }) }}</span>
         </dd>
+        <dd v-else-if="card.ordered">
+          {{ words(card.ordered) }}
+          <br />
+          <span class="hint">{{ t('handoff.by', { author: card.ordered.by, time: timeOfDay(card.ordered.start_ms, card.zone) }) }}</span>
+        </dd>
+        <dd v-else>{{ t('handoff.nothing') }}</dd>
+        <template v-if="card.outputs.length">
+          <dt>{{ t('handoff.outputs') }}</dt>
+          <dd>
+            <a
+              v-for="output in card.outputs"
+              :key="output.number"
+              :href="`/play/${code()}?output=${output.number}`"
+              target="_blank"
+              rel="noopener">
+              {{ t('handoff.output', { number: String(output.number), px: pixels(...output.px) }) }}
+            </a>
+          </dd>
+        </template>
       </dl>
       <ActButtons :target="`player:${code()}`" :acts="card.acts" :things="card.surface.things" :zone="card.zone" @changed="load" />
       <PlayerPart v-for="player in card.players" :key="player.code" :player="player" :line="card" :zone="card.zone" @changed="load" />
