@@ -26,7 +26,6 @@ return [
     ['frontend/src/player/taking.ts', 'if (this.wants !== order.sha256) return', '', ''],
     ['frontend/src/player/taking.ts', 'if (orders.number < this.kept.ordersNumber) return', '', ''],
     ['src/UseCase/Act/PublishActs.php', '$this->published->numberOf(self::PREFIX.$key) !== $number', 'false', 'ActsTest'],
-    ['src/UseCase/Act/TakeAct.php', '$this->sites->lock($site);', '', 'RaceTest'],
     ['src/Entity/Player.php', 'max($this->ordersNumber + 1, $nowMs)', '$nowMs', 'HandoffTest'],
     ['src/UseCase/Player/TakeProof.php', '$this->acts->late((int) $row->surface->site->id, $this->clock->nowMs())', 'null', 'ActsTest'],
     ['frontend/src/player/together.ts', '.sort((a, b) => a.number - b.number)', '', ''],
