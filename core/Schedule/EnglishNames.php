@@ -4,24 +4,12 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Schedule;
 
+use UpperPane\Core\Time\ClockNames;
+
 /** What days, months and places in a month are called in English, both ways. */
 final class EnglishNames
 {
     public const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
-    public const MONTHS = [
-        1 => 'January',
-        'February',
-        'March',
-        'April',
-        'May',
-        'June',
-        'July',
-        'August',
-        'September',
-        'October',
-        'November',
-        'December',
-    ];
     private const PLACES = [
         1 => 'first',
         2 => 'second',
@@ -109,9 +97,17 @@ final class EnglishNames
         };
     }
 
+    /** @param int $month from 1 */
+    public static function month(int $month): string
+    {
+        return ClockNames::MONTHS[$month - 1];
+    }
+
     public static function readMonth(string $text): ?int
     {
-        return self::named($text, self::MONTHS);
+        $month = self::named($text, ClockNames::MONTHS);
+
+        return $month === null ? null : $month + 1;
     }
 
     public static function date(int $civil): string

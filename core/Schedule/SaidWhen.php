@@ -87,7 +87,7 @@ final class SaidWhen
         if (count($months) !== 1 || array_diff(array_keys($rule->by), ['BYMONTH', 'BYMONTHDAY']) !== []) {
             return null;
         }
-        $name = EnglishNames::MONTHS[$months[0]];
+        $name = EnglishNames::month($months[0]);
         $weekday = self::placed($rule);
         if ($weekday !== null) {
             return array_keys($rule->by) === ['BYMONTH'] ? "$every on the $weekday of $name" : null;

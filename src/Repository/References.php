@@ -105,13 +105,7 @@ final readonly class References
     /** @return list<string> names of the documents that use a medium; of a font, that have something written in it */
     public function users(Media $media): array
     {
-        return $media->font === null
-            ? $this->database->fetchFirstColumn(
-                "SELECT d.name FROM reference r JOIN document d ON d.id = r.document_id WHERE r.kind = 'media' ".
-                    'AND r.target = ? AND d.site_id = ? ORDER BY d.name',
-                [$media->id, $media->site->id],
-            )
-            : $this->writtenIn((int) $media->site->id, [$media->id => $media->font])[$media->id] ?? [];
+        return array_column($this->usersOfMedia($media), 'name');
     }
 
     /**
