@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { onMounted, onUnmounted, ref } from 'vue'
+import { ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { handedAt, type SurfaceLine, type Waits } from '../api/handoff'
 import { useSession } from '../session/session'
 import { seconds } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
+import { useLooking } from '../ui/useLooking'
 import SurfaceCard from './SurfaceCard.vue'
 
 const { t } = useI18n()
@@ -12,25 +13,14 @@ const session = useSession()
 const surfaces = ref<SurfaceLine[]>([])
 const zone = ref('UTC')
 const waits = ref<Waits | null>(null)
-const error = ref<unknown>(null)
 const LOOK_MS = 2000
-let timer: ReturnType<typeof setTimeout> | undefined
 
-async function load(): Promise<void> {
-  clearTimeout(timer)
-  try {
-    const answer = await handedAt(session.slug)
-    surfaces.value = answer.surfaces
-    zone.value = answer.zone
-    waits.value = answer.waits
-    error.value = null
-  } catch (refused) {
-    error.value = refused
-  }
-  timer = setTimeout(() => void load(), LOOK_MS)
-}
-onMounted(load)
-onUnmounted(() => clearTimeout(timer))
+const { error, load } = useLooking(async () => {
+  const answer = await handedAt(session.slug)
+  surfaces.value = answer.surfaces
+  zone.value = answer.zone
+  waits.value = answer.waits
+}, LOOK_MS)
 </script>
 
 <template>

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, onMounted, onUnmounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { useRoute } from 'vue-router'
 import { playerCard, type PlayerCard } from '../api/handoff'
 import { pixels, timeOfDay } from '../ui/format'
 import RefusalNote from '../ui/RefusalNote.vue'
+import { useLooking } from '../ui/useLooking'
 import ActButtons from '../acts/ActButtons.vue'
 import OnAir from './OnAir.vue'
 import PlayerPart from './PlayerPart.vue'
@@ -16,23 +17,12 @@ const { t } = useI18n()
 const route = useRoute()
 const words = useReleaseWords()
 const card = ref<PlayerCard | null>(null)
-const error = ref<unknown>(null)
-let timer: ReturnType<typeof setTimeout> | undefined
 const standing = computed(() => card.value?.acts.find((act) => act.kind === 'standby'))
 const code = (): string => String(route.params['player'])
 
-async function load(): Promise<void> {
-  clearTimeout(timer)
-  try {
-    card.value = await playerCard(code())
-    error.value = null
-  } catch (refused) {
-    error.value = refused
-  }
-  timer = setTimeout(() => void load(), LOOK_MS)
-}
-onMounted(load)
-onUnmounted(() => clearTimeout(timer))
+const { error, load } = useLooking(async () => {
+  card.value = await playerCard(code())
+}, LOOK_MS)
 </script>
 
 <template>
