@@ -122,10 +122,26 @@ final class Chromium
         if (self::$driver?->isRunning() === true) {
             return;
         }
-        self::$port = random_int(30_000, 39_000);
-        self::$driver = new Process(['chromedriver', '--port='.self::$port, '--log-level=SEVERE']);
+        // The system names a port that is free: one of our own choice may be taken by any connection going out.
+        self::$driver = new Process(['chromedriver', '--port=0', '--log-level=SEVERE']);
         self::$driver->setTimeout(null)->start();
-        self::$driver->waitUntil(static fn (string $type, string $text) => str_contains($text, 'started successfully'));
+        self::$driver->waitUntil(self::hearsItsPort(...));
+        self::$driver->isRunning() || throw new \RuntimeException('ChromeDriver did not start: '.self::said());
         register_shutdown_function(self::stop(...));
+    }
+
+    private static function hearsItsPort(): bool
+    {
+        if (preg_match('/started successfully on port (\d+)/', self::said(), $found) !== 1) {
+            return false;
+        }
+        self::$port = (int) $found[1];
+
+        return true;
+    }
+
+    private static function said(): string
+    {
+        return self::$driver?->getOutput().self::$driver?->getErrorOutput();
     }
 }
