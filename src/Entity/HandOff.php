@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\App\Entity;
 
 use Doctrine\ORM\Mapping as ORM;
+use UpperPane\Core\Plan\Programme;
 
 /** A release given to a surface: shown from `startMs` on. The one with the highest number is in force. */
 #[ORM\Entity, ORM\Table(name: 'hand_off')]
@@ -27,5 +28,13 @@ class HandOff
         #[ORM\Column(length: 36, nullable: true, unique: true)] public ?string $madeAs = null,
         #[ORM\ManyToOne] public ?Player $player = null,
     ) {
+    }
+
+    /** When what it shows began, in ms: the same plan goes on from its own start (model §6). */
+    public function showsSinceMs(): int
+    {
+        $showing = $this->programme === null ? null : Programme::read($this->programme->content)->at($this->startMs);
+
+        return $showing->startMs ?? $this->startMs;
     }
 }

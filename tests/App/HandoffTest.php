@@ -145,13 +145,16 @@ final class HandoffTest extends ApiCase
             [$one['number'], $one['intervals'][0]['start_ms']],
             'the same plan goes on',
         );
+        $handed = $this->call('GET', '/api/surfaces/gate-1')['handed'];
+        self::assertSame($one['intervals'][0]['start_ms'], $handed['start_ms'], 'its still on the Elevation too');
         self::assertGreaterThan($one['intervals'][0]['start_ms'], $one['intervals'][0]['from_ms']);
         self::assertSame(['waiting', 'waiting'], array_column($again['players'], 'state'));
 
+        $changed = $this->edit([Sketch::fill('z-notice', Sketch::colour('#102030'))], 1, document: self::GATE);
         $other = $this->call(
             'POST',
             '/api/designs/'.self::GATE.'/releases',
-            ['revision' => 1, 'note' => 'Other', 'made_as' => self::uuid()],
+            ['revision' => $changed['revision'], 'note' => 'Other', 'made_as' => self::uuid()],
             201,
         );
         $this->handOff('gate-1', $other['release']);

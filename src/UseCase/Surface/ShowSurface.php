@@ -71,7 +71,9 @@ final readonly class ShowSurface
                 ],
                 $designs,
             ),
-            'handed' => $order === null ? null : ['release' => $order->release->id, 'start_ms' => $order->startMs],
+            'handed' => $order === null
+                ? null
+                : ['release' => $order->release->id, 'start_ms' => $order->showsSinceMs()],
             'draft' => $this->draft($row, $designs, $order?->release),
             'feeding' => array_map(
                 fn (Player $player) => [
