@@ -63,4 +63,16 @@ final readonly class Almanac
             'offsets' => $this->offsets,
         ];
     }
+
+    /**
+     * What a page needs that draws a plan at an instant of its own.
+     *
+     * @return array{now_ms: int, days: list<int>, offsets: list<array{from_ms: int, offset_s: int}>}
+     */
+    public static function dates(\DateTimeZone $zone, int $nowMs): array
+    {
+        $almanac = self::of($zone, $nowMs);
+
+        return ['now_ms' => $nowMs, 'days' => $almanac->days, 'offsets' => $almanac->offsets];
+    }
 }

@@ -12,7 +12,6 @@ use UpperPane\Core\Output\Slice;
 use UpperPane\Core\Surface\PlacedPanel;
 use UpperPane\Core\Surface\Surface;
 use UpperPane\Core\Text\FontFace;
-use UpperPane\Core\Time\Midnights;
 
 /**
  * The one thing that is ever drawn: a design on a surface over a horizon. Its scenes with their zones, the round they
@@ -64,16 +63,25 @@ final readonly class Plan
         return array_merge([], ...$zones);
     }
 
-    /** @return array<string, mixed> only strings, booleans, null and integers: it can be hashed */
+    /** @return array<string, mixed> with the dates that it is looked at by, which are no part of it */
+    public function dated(): array
+    {
+        return $this->toArray() + ['dates' => $this->context->dates()];
+    }
+
+    /**
+     * Nothing in it depends on when it was compiled but what a count is measured at (model §11).
+     *
+     * @return array<string, mixed> only strings, booleans, null and integers: it can be hashed
+     */
     public function toArray(): array
     {
         return [
             'plan' => self::VERSION,
             'canvas' => $this->surface->canvas->toArray(),
             'zone' => $this->context->zone->getName(),
-            'from_ms' => $this->context->fromMs,
-            'until_ms' => $this->context->untilMs(),
-            'days' => Midnights::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
+            // Dates come with the almanac; pages of the version before look for a list here.
+            'days' => [],
             'scenes' => array_map(static fn (ScenePlan $scene) => $scene->toArray(), $this->scenes),
             'round' => $this->round->toArray(),
             'triggers' => [],

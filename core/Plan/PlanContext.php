@@ -54,6 +54,12 @@ final readonly class PlanContext
         return $this->fromMs + self::HORIZON_MS;
     }
 
+    /** @return array{now_ms: int, days: list<int>, offsets: list<array{from_ms: int, offset_s: int}>} */
+    public function dates(): array
+    {
+        return Almanac::dates($this->zone, $this->fromMs);
+    }
+
     /** A length in design px on this surface, at least 1 where it was at least 1. */
     public function px(int $designPx): int
     {

@@ -176,13 +176,15 @@ final class DesignsTest extends ApiCase
     }
 
     /**
-     * A plan but for the instants it was made for.
+     * A plan but for the dates that it is looked at by.
      *
      * @param array<string, mixed> $plan
      */
     private static function timeless(array $plan): string
     {
-        return (string) preg_replace('/"(from|until)_ms":\d+|"days":\[[\d,]*\]/', '', CanonicalJson::encode($plan));
+        unset($plan['dates']);
+
+        return CanonicalJson::encode($plan);
     }
 
     /** @return array<string, mixed> */

@@ -16,7 +16,6 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Legibility\Qr\QrCode;
 use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\PlanContext;
-use UpperPane\Core\Time\OffsetTable;
 
 /** What is drawn rather than written: shapes, dials, QR codes, in a box. */
 final readonly class FigureCompiler
@@ -60,7 +59,8 @@ final readonly class FigureCompiler
             'seconds' => $fill->seconds,
             // A margin of a twentieth on every side.
             'circle_mpx' => [$box->width * 500, $box->height * 500, $box->shortSide() * 450],
-            'offsets' => OffsetTable::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
+            // The almanac's; pages of the version before look for a list here, and fill it from there.
+            'offsets' => [],
         ]);
     }
 

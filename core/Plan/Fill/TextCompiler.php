@@ -19,7 +19,6 @@ use UpperPane\Core\Text\Setting\ReadingTime;
 use UpperPane\Core\Text\Setting\SetText;
 use UpperPane\Core\Text\Setting\TextMode;
 use UpperPane\Core\Text\Setting\TextSetter;
-use UpperPane\Core\Time\OffsetTable;
 
 /**
  * Texts and what is written like them, in a box → lines with their places.
@@ -85,7 +84,8 @@ final readonly class TextCompiler
         return $this->changing($fill, $fill->style, $fill->pattern->candidates(), $box, [
             'kind' => 'clock',
             'tokens' => $fill->pattern->tokens,
-            'offsets' => OffsetTable::over($this->context->zone, $this->context->fromMs, $this->context->untilMs()),
+            // The almanac's; pages of the version before look for a list here, and fill it from there.
+            'offsets' => [],
         ]);
     }
 

@@ -1,4 +1,4 @@
-import type { Plan, Rect } from '../plan/types'
+import type { DatedPlan, Rect } from '../plan/types'
 import { call } from './client'
 import type { Newer, ReleaseLine } from './handoff'
 import type { Finding } from './types'
@@ -18,7 +18,7 @@ export interface DesignLine {
 }
 
 interface Sheet {
-  plan: Plan
+  plan: DatedPlan
   findings: Finding[]
 }
 /** A design as it is on a surface. */
@@ -32,7 +32,7 @@ interface StyleSheet extends Sheet {
 /** An earlier revision, and what is different from now. */
 export interface Past {
   revision: number
-  plan: Plan
+  plan: DatedPlan
   differences: {
     what: 'design' | 'scene' | 'zone'
     change: string
@@ -44,8 +44,8 @@ export interface Past {
 }
 
 /** Null when it cannot be had now. */
-export const planOf = (design: string): Promise<Plan | null> =>
-  call<{ plan: Plan }>('GET', `/api/designs/${design}/plan`).then(
+export const planOf = (design: string): Promise<DatedPlan | null> =>
+  call<{ plan: DatedPlan }>('GET', `/api/designs/${design}/plan`).then(
     (answer) => answer.plan,
     () => null,
   )

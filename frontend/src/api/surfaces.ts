@@ -1,5 +1,5 @@
 /** What the server's answers about surfaces look like. */
-import type { Plan, Rect, Ratio } from '../plan/types'
+import type { DatedPlan, Rect, Ratio } from '../plan/types'
 import type { PlayerState } from './handoff'
 import type { DocumentAnswer, Finding } from './types'
 
@@ -154,7 +154,7 @@ export interface Effects {
     zones: { letter: string; before: Rect | null; after: Rect }[]
     findings: Finding[]
     /** None of one that cannot be read. */
-    plan: Plan | null
+    plan: DatedPlan | null
   }[]
 }
 

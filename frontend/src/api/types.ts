@@ -1,6 +1,6 @@
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
 import type { FloatPlace, Starter } from './floats'
-import type { Drawing, Mark, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
+import type { DatedPlan, Drawing, Mark, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
 import type { ColourFill, Fill, PictureFill } from './fills'
 
 export * from './fills'
@@ -174,9 +174,7 @@ export interface DesignAnswer extends DocumentAnswer {
   scenes: Record<string, SceneLine>
   /** What a px becomes on surfaces of another size. */
   reflow: 'short_side' | 'same_mm' | 'same_px'
-  now_ms: number
-  /** When the site's day began. */
-  midnight_ms: number
+  dates: DatedPlan['dates']
   /** What somebody may be allowed something on: it, and what it lies in. */
   things?: string[]
   /** Zones in reading order, and back to front; null: as it was. */

@@ -4,7 +4,7 @@ import { call } from '../api/client'
 import type { SurfaceLine } from '../api/surfaces'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
-import type { Item, Plan, ZonePlan } from '../plan/types'
+import type { DatedPlan, Item, ZonePlan } from '../plan/types'
 import { asPlan, type PlanOne } from '../plan/older'
 import SeamLines from '../ui/SeamLines.vue'
 
@@ -15,7 +15,7 @@ import SeamLines from '../ui/SeamLines.vue'
 const props = defineProps<{ surface: SurfaceLine; width: number; height: number; moving: boolean; nowMs: number }>()
 const stage = useTemplateRef<HTMLElement>('stage')
 const empty = ref(true)
-let plan: Plan | null = null
+let plan: DatedPlan | null = null
 let renderer: Stage | null = null
 let frame = 0
 let began = 0
@@ -24,7 +24,9 @@ async function show(): Promise<void> {
   const handed = props.surface.handed
   if (!handed || !stage.value) return
   try {
-    plan = asPlan((await call<{ plan: Plan | PlanOne }>('GET', `/api/releases/${handed.release}/plan?surface=${props.surface.code}`)).plan)
+    const at = `/api/releases/${handed.release}/plan?surface=${props.surface.code}`
+    const { plan: sealed } = await call<{ plan: DatedPlan | (PlanOne & Pick<DatedPlan, 'dates'>) }>('GET', at)
+    plan = { ...asPlan(sealed), dates: sealed.dates }
     await Promise.all(plan.fonts.map((face) => loadFace(face))).catch(() => undefined)
     draw()
     empty.value = false

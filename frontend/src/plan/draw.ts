@@ -3,7 +3,7 @@ import { drawWeb } from './elsewhere'
 import { faceName } from './faces'
 import { drawChart, drawDial, drawProgress, drawQr, drawShape, tickDial } from './figures'
 import { drawLive } from './live'
-import type { Drawing, DrawingKind, Drawings, Item, Rect, Still, SubItem, TextLine, TextLook } from './types'
+import type { Drawing, DrawingKind, Drawings, Item, Now, Rect, Still, SubItem, TextLine, TextLook } from './types'
 
 export type MediaUrl = (sha256: string) => string
 
@@ -234,11 +234,13 @@ function write(line: HTMLElement, { text, parts }: Words): void {
 }
 
 /** What goes by the time of day. */
-export function tick(box: HTMLElement, item: Item, nowMs: number): void {
-  if ('until_ms' in item && item.until_ms !== undefined) box.classList.toggle('pane-over', nowMs >= item.until_ms)
-  if (item.kind === 'dial') tickDial(box, item, nowMs)
-  if (item.kind === 'clock') change(box.lastElementChild, clockText(item.tokens, item.offsets, nowMs))
-  if (item.kind === 'count') change(box.lastElementChild, countText(item.tokens, item.at_ms, item.up, nowMs))
+export function tick(box: HTMLElement, item: Item, now: Now): void {
+  if ('until_ms' in item && item.until_ms !== undefined) box.classList.toggle('pane-over', now.ms >= item.until_ms)
+  // No clock shows a time before the site's offset is known.
+  if (item.kind === 'dial' || item.kind === 'clock') box.style.visibility = now.offsets.length > 0 ? '' : 'hidden'
+  if (item.kind === 'dial') tickDial(box, item, now)
+  if (item.kind === 'clock') change(box.lastElementChild, clockText(item.tokens, now.offsets, now.ms))
+  if (item.kind === 'count') change(box.lastElementChild, countText(item.tokens, item.at_ms, item.up, now.ms))
 }
 
 /** What is written, in all its layers. */

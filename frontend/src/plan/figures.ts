@@ -1,5 +1,5 @@
 import { handsAt } from './clock'
-import type { Drawings } from './types'
+import type { Drawings, Now } from './types'
 
 const SVG = 'http://www.w3.org/2000/svg'
 
@@ -112,8 +112,8 @@ export function drawDial(item: Drawings['dial']): SVGElement[] {
   return [root]
 }
 
-export function tickDial(box: HTMLElement, item: Drawings['dial'], nowMs: number): void {
-  const angles = handsAt(item.offsets, nowMs)
+export function tickDial(box: HTMLElement, item: Drawings['dial'], now: Now): void {
+  const angles = handsAt(now.offsets, now.ms)
   box.querySelectorAll('[data-hand]').forEach((hand, index) => {
     const turn = `rotate(${angles[index]})`
     if (hand.getAttribute('transform') !== turn) hand.setAttribute('transform', turn)

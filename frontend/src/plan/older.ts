@@ -4,8 +4,6 @@ import type { Plan, Rect, ZonePlan } from './types'
 export interface PlanOne {
   plan: 1
   canvas: [number, number]
-  from_ms: number
-  until_ms: number
   scene: string
   zones: Omit<ZonePlan, 'turn' | 'layer' | 'float' | 'runs_on'>[]
   outputs?: Plan['outputs']
@@ -22,9 +20,6 @@ export function asPlan(plan: Plan | PlanOne): Plan {
   return {
     plan: 2,
     canvas: plan.canvas,
-    from_ms: plan.from_ms,
-    until_ms: plan.until_ms,
-    days: [],
     scenes: {
       [plan.scene]: {
         name: '',

@@ -61,8 +61,6 @@ describe('what the player finds by itself', () => {
     const old: PlanOne = {
       plan: 1,
       canvas: [1920, 1080],
-      from_ms: 5,
-      until_ms: 9,
       scene: 's-rest',
       zones: [
         {

@@ -2,10 +2,10 @@ import { drawItem, type MediaUrl } from './draw'
 import { midnightBefore, sceneAt } from './phase'
 import { StageZone, type ShareOf } from './stageZone'
 import { enter, entersForMs } from './transitions'
-import type { Drawing, Plan, RoundPlan, ScenePlan } from './types'
+import type { Dates, Drawing, Now, Plan, RoundPlan, ScenePlan } from './types'
 
 /** What the renderer needs of a plan. */
-export type Shown = Pick<Plan, 'canvas' | 'scenes' | 'round' | 'days'>
+export type Shown = Pick<Plan, 'canvas' | 'scenes' | 'round'> & { dates: Dates }
 /** What is on screen, for the proof. */
 export interface Showing {
   scene: string
@@ -87,15 +87,15 @@ class StageScene {
   }
 
   /** Zones that run on count from the site's midnight. */
-  at(tMs: number, nowMs: number, midnight: number, running: boolean): Record<string, string | null> {
+  at(tMs: number, now: Now, running: boolean): Record<string, string | null> {
     const shown: Record<string, string | null> = {}
-    const since = (zone: StageZone): number => (zone.runsOn ? nowMs - midnight : tMs)
+    const since = (zone: StageZone): number => (zone.runsOn ? now.ms - now.midnight : tMs)
     const share: ShareOf = (of, whole) => {
       if (of === 'scene') return this.ms ? Math.min(1, tMs / this.ms) : 0
       const zone = this.zones.get(of)
       return zone ? zone.share(since(zone), whole) : 0
     }
-    for (const [id, zone] of this.zones) shown[id] = zone.at(since(zone), nowMs, running, share)
+    for (const [id, zone] of this.zones) shown[id] = zone.at(since(zone), now, running, share)
     return shown
   }
 
@@ -117,7 +117,12 @@ class StageScene {
 /** The one renderer: bench, previews and player all draw plans with it. */
 export class Stage {
   private readonly scenes = new Map<string, StageScene>()
-  private plan: Shown = { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, days: [] }
+  private plan: Shown = {
+    canvas: [1, 1],
+    scenes: {},
+    round: { scenes: [], cycle_ms: null },
+    dates: { days: [], offsets: [] },
+  }
 
   constructor(
     private readonly root: HTMLElement,
@@ -151,28 +156,29 @@ export class Stage {
     const id = round.scenes[now.index]?.scene ?? ''
     const scene = this.scene(id)
     if (!scene) return { scene: '', zones: {} }
-    const midnight = midnightBefore(this.plan.days, nowMs)
+    const { days, offsets } = this.plan.dates
+    const at = { ms: nowMs, midnight: midnightBefore(days, nowMs), offsets }
     const transition = this.plan.scenes[id]?.transition
     const forMs = entersForMs(transition, now.enters && round.scenes.length > 1)
     const leaving =
       now.sinceMs < forMs ? round.scenes[(now.index + round.scenes.length - 1) % round.scenes.length] : undefined
     for (const [other, one] of this.scenes) one.hide(other !== id && other !== leaving?.scene)
-    if (leaving) this.hold(leaving, now.sinceMs, nowMs, midnight)
+    if (leaving) this.hold(leaving, now.sinceMs, at)
     scene.hide(false)
     // Moving an element that is last already would stop its videos.
     if (this.root.lastElementChild !== scene.element) this.root.append(scene.element)
     enter(scene.element, transition, now.sinceMs, forMs)
     this.prepare(round, now.index, now.leftMs)
-    return { scene: id, zones: scene.at(now.sinceMs, nowMs, midnight, running) }
+    return { scene: id, zones: scene.at(now.sinceMs, at, running) }
   }
 
   /** The leaving scene is held underneath. */
-  private hold(leaving: RoundPlan['scenes'][number], sinceMs: number, nowMs: number, midnight: number): void {
+  private hold(leaving: RoundPlan['scenes'][number], sinceMs: number, now: Now): void {
     const under = this.scene(leaving.scene)
     if (!under) return
     under.hide(false)
     under.element.style.opacity = ''
-    under.at((leaving.ms ?? 0) + sinceMs, nowMs, midnight, false)
+    under.at((leaving.ms ?? 0) + sinceMs, now, false)
   }
 
   /** The next scene is drawn a little before it comes, so that its pictures are there. */

@@ -6,7 +6,7 @@ import { showing } from './phase'
 import { hush } from './standIns'
 import { steerVideo } from './steerVideo'
 import { enter, entersForMs } from './transitions'
-import type { Item, ZonePlan } from './types'
+import type { Item, Now, ZonePlan } from './types'
 
 /** How much has passed of the scene or of a zone's playlist. */
 export type ShareOf = (of: string, whole: boolean) => number
@@ -68,7 +68,7 @@ export class StageZone {
   }
 
   /** Returns the entry that shows, for the proof. */
-  at(tMs: number, nowMs: number, running: boolean, share: ShareOf): string | null {
+  at(tMs: number, at: Now, running: boolean, share: ShareOf): string | null {
     const now = showing(this.plan, tMs)
     const item = this.plan.items[now.index]
     if (!item) return null
@@ -80,18 +80,18 @@ export class StageZone {
     if (this.current !== now.index) this.turnTo(now.index, box)
     for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
     enter(box, item.transition, now.sinceMs, forMs)
-    if (previous >= 0) this.hold(previous, now.sinceMs, nowMs)
-    this.move(box, item, now.sinceMs, nowMs, running, share)
+    if (previous >= 0) this.hold(previous, now.sinceMs, at)
+    this.move(box, item, now.sinceMs, at, running, share)
     if (now.leftMs !== null && now.leftMs < NEAR_MS && many) this.box((now.index + 1) % this.plan.items.length)
     return item.entry
   }
 
   /** The leaving item is held underneath at its end. */
-  private hold(index: number, sinceMs: number, nowMs: number): void {
+  private hold(index: number, sinceMs: number, now: Now): void {
     const under = this.box(index)
     under.hidden = false
     under.style.opacity = ''
-    this.move(under, this.plan.items[index], (this.plan.items[index]?.ms ?? 0) + sinceMs, nowMs, false)
+    this.move(under, this.plan.items[index], (this.plan.items[index]?.ms ?? 0) + sinceMs, now, false)
   }
 
   /** How much has passed of what it shows, or of its whole round, 0 to 1. */
@@ -107,30 +107,23 @@ export class StageZone {
     box: HTMLElement,
     item: Item | undefined,
     sinceMs: number,
-    nowMs: number,
+    now: Now,
     running: boolean,
     share?: ShareOf,
   ): void {
     if (!item) return
-    for (const [own, part] of boxesOf(box, item)) this.moveOne(own, part, sinceMs, nowMs, running, share)
+    for (const [own, part] of boxesOf(box, item)) this.moveOne(own, part, sinceMs, now, running, share)
   }
 
-  private moveOne(
-    box: HTMLElement,
-    item: Item,
-    sinceMs: number,
-    nowMs: number,
-    running: boolean,
-    share?: ShareOf,
-  ): void {
-    tick(box, item, nowMs)
+  private moveOne(box: HTMLElement, item: Item, sinceMs: number, now: Now, running: boolean, share?: ShareOf): void {
+    tick(box, item, now)
     if (item.kind === 'progress' && share) showShare(box, item, share(item.of, item.whole))
     if (item.kind === 'text') {
       moveTicker(box, item, sinceMs)
       letText(box, item, sinceMs, running)
     }
-    if (item.kind === 'web') steerWeb(box, item, sinceMs, nowMs)
-    if (item.kind === 'live') steerLive(box, item, nowMs, running)
+    if (item.kind === 'web') steerWeb(box, item, sinceMs, now.ms)
+    if (item.kind === 'live') steerLive(box, item, now.ms, running)
     if (item.kind === 'video') {
       const video = box.querySelector('video')
       if (video) steerVideo(video, item, sinceMs, running)

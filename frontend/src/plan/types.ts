@@ -108,7 +108,7 @@ export interface Drawings {
   video: Picture & { content_ms: number; content_from_ms?: number; sound: boolean }
   /** `approximate`: its widths are estimated, until a browser has measured them. */
   text: { lines: TextLine[]; ticker?: Way; entrance?: Entrance; approximate?: true } & TextLook
-  clock: { tokens: ClockToken[]; offsets: Offset[] } & OneLine
+  clock: { tokens: ClockToken[] } & OneLine
   count: { tokens: CountToken[]; at_ms: number; up: boolean } & OneLine
   dial: {
     hands: string
@@ -118,7 +118,6 @@ export interface Drawings {
     seconds: boolean
     /** Middle and radius. */
     circle_mpx: [number, number, number]
-    offsets: Offset[]
   }
   progress: {
     /** `scene`, or a zone's id: then of the entry that shows, or of its whole round. */
@@ -241,13 +240,23 @@ export interface OutputPlan {
   slices: { panel: string; raster: Rect; matrix: string[] }[]
 }
 
+/** What of a site depends on dates, over the days ahead: its midnights, and the changes of its clocks. */
+export interface Dates {
+  days: number[]
+  offsets: Offset[]
+}
+
+/** An instant as everything that is drawn goes by it. */
+export interface Now {
+  ms: number
+  /** When the site's day began. */
+  midnight: number
+  offsets: Offset[]
+}
+
 export interface Plan {
   plan: 2
   canvas: [number, number]
-  from_ms: number
-  until_ms: number
-  /** Instants at which the site's days begin. */
-  days: number[]
   scenes: Record<string, ScenePlan>
   round: RoundPlan
   outputs: OutputPlan[]
@@ -258,3 +267,6 @@ export interface Plan {
   media: { sha256: string; mime: string; bytes: number }[]
   fonts: { family: string; weight: number; file: string }[]
 }
+
+/** A plan with the dates that it is looked at by; as the server answers it, with its present instant too. */
+export type DatedPlan<D extends Dates = Dates & { now_ms: number }> = Plan & { dates: D }

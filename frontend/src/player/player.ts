@@ -1,7 +1,7 @@
 import { loadFace } from '../plan/faces'
 import type { Showing } from '../plan/stage'
 import { Acts } from './acts'
-import { dated, isOver, type Almanac } from './almanac'
+import { datesBy, isOver, type Almanac } from './almanac'
 import { Card } from './card'
 import { askTime, fetchActs, fetchOrders, sendProof } from './fetching'
 import { askToBe } from './pairing'
@@ -64,9 +64,11 @@ export class Player {
     this.tell()
     const plan = this.shows ? this.held?.plans[this.shows.plan.sha256] : undefined
     if (!plan) return this.stage.clear()
-    const drawn = dated(plan, (almanac?.content as Almanac | undefined) ?? null)
+    const dates = datesBy((almanac?.content as Almanac | undefined) ?? null)
     const { output, player } = this.purpose
-    this.page.word.textContent = this.stage.show(drawn) ? '' : say('no-output', { output: output ?? 0, player })
+    this.page.word.textContent = this.stage.show({ ...plan, dates })
+      ? ''
+      : say('no-output', { output: output ?? 0, player })
     const base = this.shows?.plan.base ?? ''
     void Promise.all(plan.fonts.map((face) => loadFace(face, (sha256) => base + sha256))).catch(() => undefined)
   }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import cases from '../../../tests/cases/programme.json'
-import type { Plan, ScenePlan, ZonePlan } from '../plan/types'
+import type { DatedPlan, Dates, ScenePlan, ZonePlan } from '../plan/types'
 import { sharing } from '../plan/sharing'
 import { whatShows } from './shows'
 import type { Held, PlanRef } from './store'
@@ -36,8 +36,10 @@ describe('what shows', () => {
 
 describe('from plan to plan', () => {
   const zone = (id: string, text: string): ZonePlan => ({ id, name: text }) as unknown as ZonePlan
-  const plan = (zones: ZonePlan[], colour: string): Plan =>
-    ({ scenes: { s: { ground: { kind: 'colour', colour }, zones } as unknown as ScenePlan } }) as unknown as Plan
+  const plan = (zones: ZonePlan[], colour: string): DatedPlan<Dates> =>
+    ({
+      scenes: { s: { ground: { kind: 'colour', colour }, zones } as unknown as ScenePlan },
+    }) as unknown as DatedPlan<Dates>
   it('hands on what is the same as the very object, and nothing else', () => {
     const before = plan([zone('a', 'stays'), zone('b', 'was')], '#000000')
     const next = plan([zone('a', 'stays'), zone('b', 'is'), zone('c', 'new')], '#000000')

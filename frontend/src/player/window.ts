@@ -1,7 +1,7 @@
 import { sharing } from '../plan/sharing'
 import { Stage, type Showing } from '../plan/stage'
 import type { MediaUrl } from '../plan/draw'
-import type { OutputPlan, Plan } from '../plan/types'
+import type { Dates, DatedPlan, OutputPlan } from '../plan/types'
 
 /** What this window is: a whole player, or one output of it, or that output's test card. */
 export interface WindowFor {
@@ -26,7 +26,7 @@ export function windowFor(address: URL): WindowFor {
 export class RasterWindow {
   private stages: Stage[] = []
   private px: [number, number] = [1, 1]
-  private plan: Plan | null = null
+  private plan: DatedPlan<Dates> | null = null
   private cuts = ''
 
   constructor(
@@ -38,7 +38,7 @@ export class RasterWindow {
   }
 
   /** False when the release knows no such output. */
-  show(plan: Plan): boolean {
+  show(plan: DatedPlan<Dates>): boolean {
     const whole: OutputPlan = {
       player: this.purpose.player,
       number: 0,

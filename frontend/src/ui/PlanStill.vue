@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import type { Plan } from '../plan/types'
+import type { DatedPlan } from '../plan/types'
 import SeamLines from './SeamLines.vue'
 import { usePlanStage } from './usePlanStage'
 
 /** A plan drawn small at an instant, in true ratio, with its seams; it fits the box it is given. */
-const props = withDefaults(defineProps<{ plan: Plan; width: number; height: number; tMs?: number }>(), { tMs: 0 })
+const props = withDefaults(defineProps<{ plan: DatedPlan; width: number; height: number; tMs?: number }>(), { tMs: 0 })
 const root = useTemplateRef<HTMLElement>('root')
 const scale = computed(() => Math.min(props.width / props.plan.canvas[0], props.height / props.plan.canvas[1]))
 usePlanStage(

@@ -1,16 +1,16 @@
 import { onMounted, watch, type ShallowRef } from 'vue'
 import { loadFace } from '../plan/faces'
 import { Stage } from '../plan/stage'
-import type { Plan } from '../plan/types'
+import type { DatedPlan } from '../plan/types'
 
 /** Draws a plan into an element at an instant, and anew when either changes. */
 export function usePlanStage(
   root: Readonly<ShallowRef<HTMLElement | null>>,
-  plan: () => Plan,
+  plan: () => DatedPlan,
   tMs: () => number,
 ): void {
   let stage: Stage | null = null
-  const draw = (): void => void stage?.at(tMs(), plan().from_ms + tMs(), false)
+  const draw = (): void => void stage?.at(tMs(), plan().dates.now_ms + tMs(), false)
   async function show(): Promise<void> {
     await Promise.all(plan().fonts.map((face) => loadFace(face))).catch(() => undefined)
     stage?.show(plan())

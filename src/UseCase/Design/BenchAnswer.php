@@ -31,7 +31,6 @@ use UpperPane\Core\Preflight\Preflight;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
-use UpperPane\Core\Time\Midnights;
 
 /**
  * What the bench is told of a design: the layout that is looked at with its zones' plans, every scene's line, and what
@@ -186,12 +185,7 @@ final readonly class BenchAnswer
             'still' => $this->design->still,
             'frieze' => $this->design->order,
             'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
-            'now_ms' => $this->context->fromMs,
-            'midnight_ms' => Midnights::over(
-                $this->context->zone,
-                $this->context->fromMs,
-                $this->context->fromMs + 1,
-            )[0],
+            'dates' => $this->context->dates(),
         ];
     }
 

@@ -40,7 +40,7 @@ final readonly class LookBack
         return [
             'revision' => $revision,
             'now' => $head->revision,
-            'plan' => $plan->toArray(),
+            'plan' => $plan->dated(),
             'differences' => Differences::between($then, $design),
         ];
     }

@@ -142,7 +142,7 @@ final readonly class ShowPlans
     private static function written(Judgement $judgement): array
     {
         return [
-            'plan' => $judgement->plan->toArray(),
+            'plan' => $judgement->plan->dated(),
             'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
         ];
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\App\UseCase\Handoff;
 
+use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\Entity\Player;
 use UpperPane\App\Entity\Release;
@@ -17,6 +18,7 @@ use UpperPane\App\UseCase\Act\ShowActs;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\App\UseCase\Gate;
 use UpperPane\App\UseCase\Player\PlayerStates;
+use UpperPane\Core\Plan\Almanac;
 use UpperPane\Core\Site\Right;
 
 /**
@@ -35,6 +37,7 @@ final readonly class ShowHandOff
         private ShowActs $acts,
         private Queue $queue,
         private Gate $gate,
+        private ShiftedClock $clock,
     ) {
     }
 
@@ -101,7 +104,8 @@ final readonly class ShowHandOff
     /**
      * @param string $surface the code of one it is for; its first when it is empty
      *
-     * @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} as it was sealed
+     * @return array{plan: array<string, mixed>, findings: list<array<string, mixed>>} as it was sealed,
+     *     with the dates of today
      */
     public function plan(int $id, string $surface, Person $person): array
     {
@@ -109,7 +113,10 @@ final readonly class ShowHandOff
         $this->gate->demand($person, Right::See, $release->design);
         foreach ($this->releases->plans($release) as $plan) {
             if ($surface === '' || $plan->surface->code === $surface) {
-                return ['plan' => $plan->plan, 'findings' => $plan->findings];
+                $zone = new \DateTimeZone($plan->surface->site->timeZone);
+                $dates = Almanac::dates($zone, $this->clock->nowMs());
+
+                return ['plan' => ['dates' => $dates] + $plan->plan, 'findings' => $plan->findings];
             }
         }
         throw Absent::named('release');

@@ -95,7 +95,7 @@ final readonly class ShowEffects
                 array_values(self::rects($judgement)),
             ),
             'findings' => array_map(static fn (Finding $finding) => $finding->toArray(), $judgement->findings),
-            'plan' => $judgement->plan->toArray(),
+            'plan' => $judgement->plan->dated(),
         ];
     }
 

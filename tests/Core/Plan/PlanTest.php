@@ -50,6 +50,20 @@ final class PlanTest extends TestCase
         );
     }
 
+    /** Model §11: dates come with the almanac, so the hash of what is the same never changes. */
+    public function testIsTheSamePlanOnAnotherDay(): void
+    {
+        $surface = Surface::ofPanel(Panel::of(Size::of(1920, 1080), 1_209_600, 680_400));
+        $dial = ['kind' => 'dial', 'ground' => null, 'seconds' => true]
+            + array_fill_keys(['hands', 'face', 'accent'], '#F4F1EA');
+        $design = Build::filled(self::full(), 'a', $dial);
+        $at = static fn (string $day): string => CanonicalJson::sha256(
+            PlanCompiler::compile($design, $surface, Build::context()->from(1000 * (int) strtotime($day)))->toArray(),
+        );
+
+        self::assertSame($at('2026-03-01'), $at('2026-11-30'));
+    }
+
     /** Disabled entries take no time; the plan's remainder and the core's answer agree at every second. */
     public function testSaysWhatShowsAtAnInstant(): void
     {

@@ -2,7 +2,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { planOf } from '../../api/designs'
-import type { Plan } from '../../plan/types'
+import type { DatedPlan } from '../../plan/types'
 import { pixels } from '../../ui/format'
 import { useDesign } from '../store/design'
 import PanelStill from '../canvas/PanelStill.vue'
@@ -11,7 +11,7 @@ import PanelStill from '../canvas/PanelStill.vue'
 defineProps<{ tMs: number }>()
 const { t } = useI18n()
 const design = useDesign()
-const plan = shallowRef<Plan | null>(null)
+const plan = shallowRef<DatedPlan | null>(null)
 const letters = computed(() => Object.keys(design.answer?.panels ?? {}))
 const chosen = ref(design.zone?.panels[0] ?? letters.value[0] ?? 'A')
 const panel = computed(() => plan.value?.panels[letters.value.indexOf(chosen.value)] ?? null)

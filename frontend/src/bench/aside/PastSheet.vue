@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { pastOf, type Past } from '../../api/designs'
-import type { Plan, Rect } from '../../plan/types'
+import type { DatedPlan, Rect } from '../../plan/types'
 import PlanStill from '../../ui/PlanStill.vue'
 import RefusalNote from '../../ui/RefusalNote.vue'
 import { useDesign } from '../store/design'
@@ -37,7 +37,7 @@ const plan = computed(() => {
   const then = past.value?.plan
   if (!then) return null
   const scene = then.scenes[design.scene] ? design.scene : (then.round.scenes[0]?.scene ?? '')
-  return { ...then, round: { scenes: [{ scene, ms: null }], cycle_ms: null } } as Plan
+  return { ...then, round: { scenes: [{ scene, ms: null }], cycle_ms: null } } as DatedPlan
 })
 const words = (line: Past['differences'][number]): string => {
   const of = line.letter ?? line.name ?? ''

@@ -4,7 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { planOf } from '../../api/designs'
 import { loadFace } from '../../plan/faces'
 import { Stage } from '../../plan/stage'
-import type { Plan } from '../../plan/types'
+import type { DatedPlan } from '../../plan/types'
 import { useDesign } from '../store/design'
 
 /** The design alone on the whole screen, running from its beginning: fitted, or at true pixels. Escape leads back. */
@@ -13,7 +13,7 @@ const { t } = useI18n()
 const design = useDesign()
 const root = useTemplateRef<HTMLElement>('root')
 const stageRoot = useTemplateRef<HTMLElement>('stageRoot')
-const plan = shallowRef<Plan | null>(null)
+const plan = shallowRef<DatedPlan | null>(null)
 const whole = ref(false)
 const scale = ref(1)
 let stage: Stage | null = null
@@ -32,7 +32,7 @@ const sheet = computed(() => {
 })
 function step(now: number): void {
   const tMs = now - began
-  stage?.at(tMs, (plan.value?.from_ms ?? 0) + tMs, true)
+  stage?.at(tMs, (plan.value?.dates.now_ms ?? 0) + tMs, true)
   frame = requestAnimationFrame(step)
 }
 function keys(event: KeyboardEvent): void {

@@ -3,7 +3,7 @@ import { computed, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { facesOf, loadFace } from '../../plan/faces'
 import { Stage } from '../../plan/stage'
-import type { Plan } from '../../plan/types'
+import type { DatedPlan } from '../../plan/types'
 import { fontsOf } from '../../api/sites'
 import type { FontLine, Mullion } from '../../api/types'
 import { useSession } from '../../session/session'
@@ -32,7 +32,7 @@ import { useView } from './useView'
 import { useWriting } from '../fills/useWriting'
 
 /** While a round of several scenes plays, its whole plan is drawn and nothing can be handled. */
-const props = defineProps<{ round: Plan | null; playing: boolean }>()
+const props = defineProps<{ round: DatedPlan | null; playing: boolean }>()
 const emit = defineEmits<{ play: []; step: [by: number]; drawn: [] }>()
 const { t } = useI18n()
 const design = useDesign()
@@ -53,7 +53,7 @@ const mullions = useMullionDrag(
   (mullion, at, alone) => void design.moveMullion(mullion, at, alone),
 )
 /** Clocks on the bench show the server's time at opening, plus the playhead. */
-const clockBase = design.answer?.now_ms ?? 0
+const clockBase = design.answer?.dates.now_ms ?? 0
 let stage: Stage | null = null
 const shown = useSceneStage()
 const pasted = ref<'long' | 'version' | null>(null)

@@ -1,10 +1,17 @@
 <script setup lang="ts">
 import { computed, useTemplateRef } from 'vue'
-import type { Plan } from '../../plan/types'
+import type { DatedPlan } from '../../plan/types'
 import { usePlanStage } from '../../ui/usePlanStage'
 
 /** The part of a plan that one panel shows, upright or turned as its signal carries it, fitted into a box. */
-const props = defineProps<{ plan: Plan; panel: Plan['panels'][number]; signal: boolean; width: number; height: number; tMs: number }>()
+const props = defineProps<{
+  plan: DatedPlan
+  panel: DatedPlan['panels'][number]
+  signal: boolean
+  width: number
+  height: number
+  tMs: number
+}>()
 const root = useTemplateRef<HTMLElement>('root')
 const turn = computed(() => (props.signal ? props.panel.turn : 0))
 const size = computed(

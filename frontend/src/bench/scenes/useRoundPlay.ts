@@ -1,7 +1,7 @@
 import { computed, shallowRef, watch, type Ref } from 'vue'
 import { planOf } from '../../api/designs'
 import { sceneAt } from '../../plan/phase'
-import type { Plan } from '../../plan/types'
+import type { DatedPlan } from '../../plan/types'
 import { useDesign } from '../store/design'
 
 /**
@@ -10,7 +10,7 @@ import { useDesign } from '../store/design'
  */
 export function useRoundPlay(tMs: Ref<number>, playing: Ref<boolean>) {
   const design = useDesign()
-  const plan = shallowRef<Plan | null>(null)
+  const plan = shallowRef<DatedPlan | null>(null)
   const round = computed(() => design.answer?.round ?? { scenes: [], cycle_ms: null })
   const many = computed(
     () => round.value.scenes.length > 1 && round.value.scenes.some((one) => one.scene === design.scene),

@@ -8,7 +8,8 @@ export function useSceneStage(): ComputedRef<Shown> {
   return computed(() => {
     const answer = design.answer
     const line = answer ? design.scenes[answer.scene] : undefined
-    if (!answer || !line) return { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, days: [] }
+    if (!answer || !line)
+      return { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, dates: { days: [], offsets: [] } }
     const zones = design.layers.flatMap((id) => (design.zones[id]?.hidden ? [] : (design.zones[id] ?? [])))
     return {
       canvas: answer.canvas,
@@ -24,7 +25,7 @@ export function useSceneStage(): ComputedRef<Shown> {
         },
       },
       round: { scenes: [{ scene: answer.scene, ms: null }], cycle_ms: null },
-      days: [answer.midnight_ms],
+      dates: answer.dates,
     }
   })
 }
