@@ -2,7 +2,7 @@
 # Each step is skipped when it has been done for the very same input. Needs: say.sh, ROOT.
 
 RUN_PACKAGES="mariadb-server nginx-light php8.2-cli php8.2-fpm php8.2-mysql php8.2-gd php8.2-intl php8.2-mbstring php8.2-xml php8.2-zip php8.2-curl ffmpeg imagemagick icc-profiles-free librsvg2-bin poppler-utils fonts-roboto-unhinted fonts-lato fonts-inter fonts-open-sans fonts-noto-core fonts-ebgaramond fonts-vollkorn fonts-cantarell fonts-jetbrains-mono fonts-comfortaa fonts-quicksand fonts-crosextra-carlito fonts-sil-andika fonts-hosny-amiri fonts-yanone-kaffeesatz fonts-league-spartan fonts-droid-fallback"
-TEST_PACKAGES="edid-decode zbar-tools chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl python3 python3-shapely python3-dateutil w3c-sgml-lib libxml2-utils poppler-utils curl"
+TEST_PACKAGES="edid-decode zbar-tools chromium chromium-driver libharfbuzz-bin libimage-exiftool-perl python3 python3-shapely python3-dateutil python3-icalendar w3c-sgml-lib libxml2-utils poppler-utils curl"
 
 missing_packages() {
   local package

@@ -27,7 +27,7 @@ final readonly class Recurrence
      * @param list<int> $more  civil seconds, rising
      * @param list<int> $out   civil seconds
      */
-    private function __construct(public int $start, public ?Rule $rule, private array $more, private array $out)
+    private function __construct(public int $start, public ?Rule $rule, public array $more, public array $out)
     {
         $this->occurrences = $rule === null ? null : new Occurrences($rule, $start);
     }

@@ -18,8 +18,8 @@ final readonly class Windows
      * @param list<Calendar> $not
      */
     private function __construct(
-        private Recurrence $recurrence,
-        private Span $span,
+        public Recurrence $recurrence,
+        public Span $span,
         private array $only = [],
         private array $not = [],
     ) {

@@ -43,6 +43,7 @@ final readonly class Filter
             new ScheduleCommand(),
             new WhenReadCommand(),
             new WhenSayCommand(),
+            new IcalendarCommand(),
         ]);
     }
 

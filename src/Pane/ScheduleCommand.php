@@ -13,7 +13,7 @@ use UpperPane\Core\Schedule\ZoneTime;
 /** Entries with civil times and recurrence rules → the windows in which they hold (model §8). */
 final class ScheduleCommand implements Command
 {
-    private const MOST_ENTRIES = 10_000;
+    public const MOST_ENTRIES = 10_000;
     private const MOST_WINDOWS = 10_000;
     private const MOST_DATES = 5000;
 

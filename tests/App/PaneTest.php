@@ -38,6 +38,11 @@ final class PaneTest extends TestCase
             '{"zone":"Europe/London","start":"2026-12-01T06:00","end":"09:00","rrule":"FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR"}',
             '{"words":"every Monday to Friday, 06:00 to 09:00, from 1 December 2026"}',
         ];
+        yield 'entries for other calendars' => [
+            'icalendar',
+            '{"zone":"Asia/Tokyo","at":"2026-12-01T09:00:00Z","entries":[{"id":"a","name":"Ness, early","start":"2026-12-07T05:40","end":"01:15","rrule":"FREQ=MONTHLY;BYDAY=1MO"}]}',
+            '{"text":"BEGIN:VCALENDAR\\r\\nVERSION:2.0\\r\\nPRODID:-//Upper Pane//Schedule//EN\\r\\nBEGIN:VTIMEZONE\\r\\nTZID:Asia/Tokyo\\r\\nBEGIN:STANDARD\\r\\nDTSTART:20251206T054000\\r\\nTZOFFSETFROM:+0900\\r\\nTZOFFSETTO:+0900\\r\\nEND:STANDARD\\r\\nEND:VTIMEZONE\\r\\nBEGIN:VEVENT\\r\\nUID:a\\r\\nDTSTAMP:20261201T090000Z\\r\\nSUMMARY:Ness\\\\, early\\r\\nDTSTART;TZID=Asia/Tokyo:20261207T054000\\r\\nDTEND;TZID=Asia/Tokyo:20261208T011500\\r\\nRRULE:FREQ=MONTHLY;BYDAY=1MO\\r\\nEND:VEVENT\\r\\nEND:VCALENDAR\\r\\n"}',
+        ];
         yield 'a single panel, turned' => [
             'surface',
             '{"panels":[{"native":[1920,1080],"active_mm":[1209.6,680.4],"rotation":90}]}',
