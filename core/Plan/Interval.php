@@ -24,6 +24,12 @@ final readonly class Interval
     ) {
     }
 
+    /** The same, ending at an instant at the latest. */
+    public function until(int $ms): self
+    {
+        return new self($this->fromMs, min($ms, $this->untilMs ?? $ms), $this->startMs, $this->plan, $this->why);
+    }
+
     public static function read(Input $input): self
     {
         /** @var list<array{code: string, params: array<string, int|string>}> $why */

@@ -37,9 +37,11 @@ final readonly class Programme
 
     /**
      * One release from an instant on, until another programme comes: its round, counted from that instant. Where the
-     * same plan holds already, its showing goes on (model §6: a hand-off of something else restarts nothing).
+     * same plan holds already, its showing goes on (model §6: a hand-off of something else restarts nothing). What waits
+     * for an instant before it keeps its time (§8: it changes the intervals from there on).
      *
      * @param ?self $before the programme of the surface that this one follows
+     * @param int   $nowMs  what began by then is no part of it
      */
     public static function ofRelease(
         string $surface,
@@ -48,6 +50,7 @@ final readonly class Programme
         PlanRef $idle,
         int $fromMs,
         ?self $before,
+        int $nowMs,
     ): self {
         $held = $before?->at($fromMs);
         $goesOn = $held !== null && $held->plan->sha256 === $plan->sha256;
@@ -56,6 +59,7 @@ final readonly class Programme
             $surface,
             $number,
             [
+                ...self::waiting($before->intervals ?? [], $nowMs, $fromMs),
                 new Interval($fromMs, null, $goesOn ? $held->startMs : $fromMs, $plan, [
                     [
                         'code' => 'programme.handed_off',
@@ -65,6 +69,19 @@ final readonly class Programme
             ],
             $idle,
         );
+    }
+
+    /**
+     * @param list<Interval> $intervals
+     *
+     * @return list<Interval> those that begin after an instant, up to another
+     */
+    private static function waiting(array $intervals, int $nowMs, int $untilMs): array
+    {
+        return array_map(static fn (Interval $one) => $one->until($untilMs), array_values(array_filter(
+            $intervals,
+            static fn (Interval $one) => $one->fromMs > $nowMs && $one->fromMs < $untilMs,
+        )));
     }
 
     /** @param array<string, mixed> $stored as {@see self::toArray()} wrote it, in this version or the one before */

@@ -158,8 +158,20 @@ final class HandoffTest extends ApiCase
             201,
         );
         $this->handOff('gate-1', $other['release']);
-        $new = $programmes()[1]['intervals'][0];
+        [$waits, $new] = $programmes()[1]['intervals'];
         self::assertSame($new['from_ms'], $new['start_ms'], 'another plan begins');
+        self::assertSame(
+            [$one['intervals'][0]['start_ms'], $new['from_ms']],
+            [$waits['start_ms'], $waits['until_ms']],
+            'what waited for its instant shows until then',
+        );
+        foreach ([$waits, $new] as $interval) {
+            self::assertSame(
+                $interval['plan']['sha256'],
+                hash_file('sha256', $this->published($interval['plan']['base'].'plan.json')),
+            );
+            self::assertArrayHasKey($interval['plan']['sha256'], $this->read($files[0])['sheets']);
+        }
     }
 
     /** What a player shows where nothing holds is compiled for its surface, and proves itself. */

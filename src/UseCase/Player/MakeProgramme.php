@@ -48,6 +48,7 @@ final readonly class MakeProgramme
             $this->idle($surface),
             $fromMs,
             $before === null ? null : Programme::read($before->content),
+            $this->clock->nowMs(),
         );
         $row = new ProgrammeRow(
             $surface,

@@ -10,6 +10,7 @@ use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Adapter\Unwritten;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
@@ -111,8 +112,11 @@ final readonly class PublishOrders
      */
     private function sheets(HandOff $order): array
     {
-        $plan = $this->plan($order);
-        if (($plan->plan['sheet'] ?? '') !== DataSheet::KEY) {
+        $drawn = array_filter(
+            $this->plans($order),
+            static fn (ReleasePlan $plan) => ($plan->plan['sheet'] ?? '') === DataSheet::KEY,
+        );
+        if ($drawn === []) {
             return [];
         }
         $sheet = DataSheet::none();
@@ -120,18 +124,21 @@ final readonly class PublishOrders
         ['folder' => $folder, 'content' => $content] = $this->sealed->kept($sheet->sha256());
         $this->published->pack($folder, ['sheet.json' => $content], []);
 
-        return [$plan->sha256 => [DataSheet::KEY => ['sha256' => $sheet->sha256(), 'url' => "{$url}sheet.json"]]];
+        $named = [DataSheet::KEY => ['sha256' => $sheet->sha256(), 'url' => "{$url}sheet.json"]];
+
+        return array_fill_keys(array_column($drawn, 'sha256'), $named);
     }
 
     /** @throws Unwritten */
     private function pack(HandOff $order): void
     {
-        $plan = $this->plan($order);
-        $this->published->pack(
-            $plan->folder,
-            ['plan.json' => $this->sealed->plan($plan)],
-            $plan->plan['media'],
-        );
+        foreach ($this->plans($order) as $plan) {
+            $this->published->pack(
+                $plan->folder,
+                ['plan.json' => $this->sealed->plan($plan)],
+                $plan->plan['media'],
+            );
+        }
         if ($order->programme === null) {
             return;
         }
@@ -147,9 +154,23 @@ final readonly class PublishOrders
         );
     }
 
-    private function plan(HandOff $order): ReleasePlan
+    /** @return non-empty-list<ReleasePlan> of all that its programme names: what waited for its instant too */
+    private function plans(HandOff $order): array
     {
-        return $this->releases->planOn($order->release, $order->surface) ??
+        $plans = [$this->plan($order)];
+        foreach ($order->programme === null ? [] : Programme::read($order->programme->content)->intervals as $interval) {
+            $release = $interval->plan->release === null ? null : $this->releases->byId($interval->plan->release);
+            if ($release !== null && $release->id !== $order->release->id) {
+                $plans[] = $this->plan($order, $release);
+            }
+        }
+
+        return $plans;
+    }
+
+    private function plan(HandOff $order, ?Release $release = null): ReleasePlan
+    {
+        return $this->releases->planOn($release ?? $order->release, $order->surface) ??
             throw new \LogicException('What was handed off is for the surface.');
     }
 }

@@ -158,7 +158,7 @@ final class ExpectationTest extends TestCase
     {
         $ref = static fn (?int $release, string $sign) => new PlanRef($release, 1, 'Test', str_repeat($sign, 64), '/');
 
-        return Programme::ofRelease('hall', 1, $ref($release, 'a'), $ref(null, 'b'), self::START, null);
+        return Programme::ofRelease('hall', 1, $ref($release, 'a'), $ref(null, 'b'), self::START, null, 0);
     }
 
     /** @param list<string> $names */

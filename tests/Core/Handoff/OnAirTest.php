@@ -64,7 +64,7 @@ final class OnAirTest extends TestCase
             str_repeat('c', 64),
             '/',
         );
-        $programme = Programme::ofRelease('hall', 1, $ref(7, 'Menu', 3), $ref(null, 'Hall', 0), 100_000, null);
+        $programme = Programme::ofRelease('hall', 1, $ref(7, 'Menu', 3), $ref(null, 'Hall', 0), 100_000, null, 0);
         $now = 500_000;
         $lines = OnAir::of(
             [

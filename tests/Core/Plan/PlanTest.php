@@ -164,7 +164,7 @@ final class PlanTest extends TestCase
         $ref = static fn (?int $release) => new PlanRef($release, 1, 'Test', str_repeat('a', 64), '/');
         $plan = ReleasedPlan::read(json_decode((string) json_encode(self::plan(self::full())->toArray()), true));
         $expectation = new Expectation(
-            Programme::ofRelease('hall', 1, $ref(7), $ref(null), 1_000_000, null),
+            Programme::ofRelease('hall', 1, $ref(7), $ref(null), 1_000_000, null, 0),
             static fn () => $plan,
         );
         $proof = static fn (int $at, ?string $entry, int $release = 7) => Proof::parse(

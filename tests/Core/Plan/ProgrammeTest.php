@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Core\Plan;
 
 use PHPUnit\Framework\TestCase;
+use UpperPane\Core\Plan\Interval;
 use UpperPane\Core\Plan\PlanRef;
 use UpperPane\Core\Plan\Programme;
 
@@ -53,16 +54,36 @@ final class ProgrammeTest extends TestCase
 
     public function testTheSamePlanGoesOnAndAnotherBegins(): void
     {
-        $first = Programme::ofRelease('hall', 1, self::ref('a'), self::ref('idle'), 1000, null);
-        $again = Programme::ofRelease('hall', 2, self::ref('a'), self::ref('idle'), 5000, $first);
-        $third = Programme::ofRelease('hall', 3, self::ref('a'), self::ref('idle'), 9000, $again);
-        $other = Programme::ofRelease('hall', 4, self::ref('b'), self::ref('idle'), 9000, $again);
-        $early = Programme::ofRelease('hall', 2, self::ref('a'), self::ref('idle'), 500, $first);
+        $first = Programme::ofRelease('hall', 1, self::ref('a'), self::ref('idle'), 1000, null, 1000);
+        $again = Programme::ofRelease('hall', 2, self::ref('a'), self::ref('idle'), 5000, $first, 5000);
+        $third = Programme::ofRelease('hall', 3, self::ref('a'), self::ref('idle'), 9000, $again, 9000);
+        $other = Programme::ofRelease('hall', 4, self::ref('b'), self::ref('idle'), 9000, $again, 9000);
+        $early = Programme::ofRelease('hall', 2, self::ref('a'), self::ref('idle'), 500, $first, 500);
 
         self::assertSame([1000, 1000, 9000, 500], array_map(
             static fn (Programme $programme) => $programme->intervals[0]->startMs,
             [$again, $third, $other, $early],
         ));
+    }
+
+    /**
+     * Model §8: a hand-off at an instant changes the intervals from there on, so two that wait are one programme; what
+     * shows already is no part of it, and what would have come later is gone.
+     */
+    public function testTwoThatWaitAreOneProgramme(): void
+    {
+        $shows = Programme::ofRelease('hall', 1, self::ref('a'), self::ref('idle'), 1000, null, 0);
+        $waits = Programme::ofRelease('hall', 2, self::ref('b'), self::ref('idle'), 6000, $shows, 1500);
+        $both = Programme::ofRelease('hall', 3, self::ref('b'), self::ref('idle'), 8000, $waits, 3000);
+        $instead = Programme::ofRelease('hall', 4, self::ref('c'), self::ref('idle'), 5000, $both, 4000);
+        $said = static fn (Programme $programme): array => array_map(
+            static fn (Interval $one) => [$one->plan->name, $one->fromMs, $one->untilMs, $one->startMs],
+            $programme->intervals,
+        );
+
+        self::assertSame([['b', 6000, null, 6000]], $said($waits));
+        self::assertSame([['b', 6000, 8000, 6000], ['b', 8000, null, 6000]], $said($both), 'the same goes on');
+        self::assertSame([['c', 5000, null, 5000]], $said($instead));
     }
 
     /** Version 1, as it lies in databases of before: no idle card. */
