@@ -37,8 +37,8 @@ final readonly class Programme
 
     /**
      * One release from an instant on, until another programme comes: its round, counted from that instant. Where the
-     * same plan holds already, its showing goes on (model §6: a hand-off of something else restarts nothing). What waits
-     * for an instant before it keeps its time (§8: it changes the intervals from there on).
+     * same plan holds already, its showing goes on (model §6: a hand-off of something else restarts nothing). What
+     * waits for an instant before it keeps its time (§8: it changes the intervals from there on).
      *
      * @param ?self $before the programme of the surface that this one follows
      * @param int   $nowMs  what began by then is no part of it

@@ -158,7 +158,8 @@ final readonly class PublishOrders
     private function plans(HandOff $order): array
     {
         $plans = [$this->plan($order)];
-        foreach ($order->programme === null ? [] : Programme::read($order->programme->content)->intervals as $interval) {
+        $programme = $order->programme === null ? null : Programme::read($order->programme->content);
+        foreach ($programme->intervals ?? [] as $interval) {
             $release = $interval->plan->release === null ? null : $this->releases->byId($interval->plan->release);
             if ($release !== null && $release->id !== $order->release->id) {
                 $plans[] = $this->plan($order, $release);

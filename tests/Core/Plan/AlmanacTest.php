@@ -42,7 +42,8 @@ final class AlmanacTest extends TestCase
     public function testKnowsEveryChange(string $zone, string $change, int $before, int $after): void
     {
         $at = 1000 * (int) strtotime($change);
-        ['days' => $days, 'offsets' => $offsets] = self::almanac(gmdate('c', intdiv($at, 1000) - 86_400), $zone)->toArray();
+        $almanac = self::almanac(gmdate('c', intdiv($at, 1000) - 86_400), $zone)->toArray();
+        ['days' => $days, 'offsets' => $offsets] = $almanac;
         $holds = static fn (int $ms): int => array_reverse(
             array_filter($offsets, static fn (array $one) => $one['from_ms'] <= $ms),
         )[0]['offset_s'];
