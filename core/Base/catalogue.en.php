@@ -575,6 +575,10 @@ return [
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill; under art a colour is enough. Or merge it with a neighbour.'],
     'text.nothing' => ['The text of {letter} has no words yet.', 'Write them, or remove the zone.'],
+    'sync.never_shown' => [
+        'Entry {entry} of {zone} is never shown: its leader has fewer.',
+        'Let it wrap round, take the entry out, or give the leader one more.',
+    ],
     'playlist.empty' => ['The playlist of {letter} has no enabled entry.', 'Add an entry or enable one.'],
     'media.missing' => [
         'The file that {letter} shows is not in the Stock.',

@@ -39,6 +39,7 @@ final readonly class Filter
             new SmilReadCommand(),
             new SmilWriteCommand(),
             new PlaylistCommand(),
+            new SyncCommand(),
             new PeriodCommand(),
             new ScheduleCommand(),
             new WhenReadCommand(),

@@ -28,6 +28,11 @@ final class PaneTest extends TestCase
             '{"zone":"Europe/Berlin","from":"2026-03-27T00:00:00Z","until":"2026-03-31T00:00:00Z","entries":[{"id":"a","start":"2026-03-20T02:30:00","end":"05:00","rrule":"FREQ=DAILY","rdate":["2026-03-28T12:00:00"],"exdate":["2026-03-29T02:30:00"]}]}',
             '{"windows":[{"entry":"a","from":"2026-03-27T01:30:00Z","until":"2026-03-27T04:00:00Z"},{"entry":"a","from":"2026-03-28T01:30:00Z","until":"2026-03-28T04:00:00Z"},{"entry":"a","from":"2026-03-28T11:00:00Z","until":"2026-03-29T03:00:00Z"},{"entry":"a","from":"2026-03-30T00:30:00Z","until":"2026-03-30T03:00:00Z"}],"truncated":false}',
         ];
+        yield 'two that step with a leader' => [
+            'sync',
+            '{"leader":[5000,3000],"followers":{"B":[1000,1000,1000],"C":[]},"unequal":"hold"}',
+            '{"cycle_ms":8000,"steps":[{"at_ms":0,"leader":0,"followers":{"B":0,"C":null}},{"at_ms":5000,"leader":1,"followers":{"B":1,"C":null}}],"findings":[{"code":"sync.never_shown","severity":"caution","path":"/followers/B/2","params":{"zone":"B","entry":3},"message":"Entry 3 of B is never shown: its leader has fewer.","mend":"Let it wrap round, take the entry out, or give the leader one more."}]}',
+        ];
         yield 'a sentence of when' => [
             'when-read',
             '{"zone":"Europe/London","today":"2026-12-01","words":"every first mon 5:40-1:15, until 30 June 2027"}',

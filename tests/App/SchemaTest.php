@@ -44,7 +44,7 @@ final class SchemaTest extends TestCase
     ];
 
     /** Codes of what a value says, not of how it is written: a schema does not know them. */
-    private const MEANT = '/^(glaze|reflow|lattice|playlist|surface|wall|area|text|number|length|float|recurrence|schedule|when|time\.zone)(\.|$)/';
+    private const MEANT = '/^(glaze|reflow|lattice|playlist|surface|wall|area|text|number|sync|length|float|recurrence|schedule|when|time\.zone)(\.|$)/';
 
     /** @return iterable<string, array{string, string}> command and input */
     public static function examples(): iterable
