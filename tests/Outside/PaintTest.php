@@ -320,7 +320,7 @@ final class PaintTest extends TestCase
                     'canvas' => self::CANVAS,
                     'scenes' => ['s' => $scene->toArray()],
                     'round' => ['scenes' => [['scene' => 's', 'ms' => null]], 'cycle_ms' => null],
-                    'days' => [],
+                    'dates' => ['days' => [], 'offsets' => []],
                 ], $scenes),
                 $media,
                 self::GRID[0],
