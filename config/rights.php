@@ -31,6 +31,7 @@ return [
     'me' => RightsListener::PUBLIC,
     'elevation' => $everyone,
     'site_fonts' => $everyone,
+    'site_when' => $everyone,
     'site_measures' => $designing,
     'surface_show' => $everyone,
     'surface_make' => $mounting,

@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 /*
  * (r) how soon 20 players hear of an act and of a hand-off, also with 50 conversions waiting; (s) a minute of 1,000
- * players; (t) windows of many entries; (u) the lookup in a timeline. Included by bench.php, with its $client, $row,
- * $percentile and $address.
+ * players; (t) windows of many entries; (u) the lookup in a timeline; (v) an almanac of lists with hours. Included by
+ * bench.php, with its $client, $row, $percentile and $address.
  */
 
 use Symfony\Component\Process\Process;
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Plan\Almanac;
 use UpperPane\Core\Schedule\Windows;
 use UpperPane\Core\Schedule\ZoneTime;
 use UpperPane\Core\Time\Timeline;
@@ -175,3 +176,39 @@ foreach ([10, 1000, 100_000] as $steps) {
 }
 $row('(u) a lookup in a timeline of 1,000 ÷ 10', $lookups[1000] / $lookups[10], '×', 5);
 $row('(u) a lookup in a timeline of 100,000 ÷ 10', $lookups[100_000] / $lookups[10], '×', 8);
+
+// (v) the almanac of lists with hours, as a worker seals it once a day.
+$hours = static function (int $lists): array {
+    $zones = array_map(static fn (int $zone) => [
+        'id' => "z-$zone",
+        'runs_on' => false,
+        'items' => array_map(static function (int $entry) use ($zone): array {
+            $from = ($entry * 7 + $zone * 13) % 1380;
+            $time = static fn (int $minute): string => sprintf('%02d:%02d', intdiv($minute, 60), $minute % 60);
+
+            return ['ms' => 5000 + $entry, 'when' => [
+                'start' => "2026-11-01T{$time($from)}:00",
+                'end' => $time($from + 50),
+                'rrule' => 'FREQ=DAILY',
+            ]];
+        }, range(0, 199)),
+    ], range(1, $lists));
+    $plan = [
+        'plan' => 2,
+        'scenes' => ['s' => ['zones' => $zones]],
+        'round' => ['scenes' => [['scene' => 's', 'ms' => null]], 'cycle_ms' => null],
+    ];
+    $now = 1000 * (new DateTimeImmutable('2026-12-01T05:00Z'))->getTimestamp();
+    $base = memory_get_usage();
+    memory_reset_peak_usage();
+    $start = hrtime(true);
+    $almanac = Almanac::of(new DateTimeZone('Europe/London'), $now);
+    $almanac->with(['plan' => $almanac->lists($plan, [$now - 3 * 86_400_000], [])])->sha256();
+
+    return [(hrtime(true) - $start) / 1e9, (memory_get_peak_usage() - $base) / 1e6];
+};
+[$few] = $hours(16);
+[$many, $memory] = $hours(64);
+$row('(v) an almanac of 64 lists of 200 entries with hours, sealed', $many, ' s', null);
+$row('(v) the same ÷ 16 lists', $many / $few, '×', 5);
+$row('(v) its memory', $memory, ' MB', 64);

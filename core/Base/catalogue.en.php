@@ -579,6 +579,10 @@ return [
         'Entry {entry} of {zone} is never shown: its leader has fewer.',
         'Let it wrap round, take the entry out, or give the leader one more.',
     ],
+    'playlist.hours_over' => [
+        'Days and hours of an entry of {letter} are over: it never plays again.',
+        'Give it other days, or take it out.',
+    ],
     'playlist.empty' => ['The playlist of {letter} has no enabled entry.', 'Add an entry or enable one.'],
     'media.missing' => [
         'The file that {letter} shows is not in the Stock.',

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace UpperPane\Core\Handoff;
 
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Plan\ListDates;
 use UpperPane\Core\Plan\RoundPlan;
 use UpperPane\Core\Time\Pieces;
 use UpperPane\Core\Time\Timeline;
@@ -20,17 +21,23 @@ final readonly class ReleasedPlan
      *     list<array{id: string, letter: string, runs_on: bool, entries: list<string>, pieces: Pieces}>> $zones by
      *     scene
      * @param Timeline<int> $days the midnights that hold
+     * @param array<string, ListDates> $lists that have hours, by zone
      */
-    private function __construct(private RoundPlan $round, private array $zones, private Timeline $days)
-    {
+    private function __construct(
+        private RoundPlan $round,
+        private array $zones,
+        private Timeline $days,
+        private array $lists = [],
+    ) {
     }
 
     /**
      * @param array<string, mixed> $plan as {@see \UpperPane\Core\Plan\Plan::toArray()} wrote it, in this version or the
      *     one before
      * @param ?list<int> $today the site's midnights around the instants that are asked for; null: those of the plan
+     * @param array<string, ListDates> $lists that have hours, by zone
      */
-    public static function read(array $plan, ?array $today = null): self
+    public static function read(array $plan, ?array $today = null, array $lists = []): self
     {
         $input = Input::of($plan);
         if ($input->int('plan', 1, 2) === 1) {
@@ -46,19 +53,13 @@ final readonly class ReleasedPlan
             static fn (Input $scene) => array_map(self::zone(...), $scene->list('zones')),
             $input->child('scenes')->members(),
         );
-        $round = array_map(
-            static fn (Input $scene) => [
-                'scene' => $scene->id('scene'),
-                'ms' => $scene->optional('ms')?->asInt(1, \PHP_INT_MAX),
-            ],
-            $input->child('round')->list('scenes', 1000, 1),
-        );
         $days = $today ?? array_map(static fn (Input $day) => $day->asInt(0, \PHP_INT_MAX), $input->list('days'));
 
         return new self(
-            RoundPlan::of($round === [] ? throw new \LogicException('The list has a scene.') : $round),
+            RoundPlan::read($input->child('round')),
             $zones,
             Timeline::of(array_map(static fn (int $day) => ['from_ms' => $day, 'value' => $day], $days)),
+            $lists,
         );
     }
 
@@ -78,7 +79,8 @@ final readonly class ReleasedPlan
         $shown = [];
         foreach ($this->zones[$now['scene']] ?? [] as $zone) {
             $since = $zone['runs_on'] ? $atMs - ($this->days->at($atMs) ?? 0) : $now['since_ms'];
-            $piece = $zone['pieces']->at($since);
+            $list = $this->lists[$zone['id']] ?? null;
+            $piece = $list === null ? $zone['pieces']->at($since) : $list->showing($atMs - $since, $atMs);
             $shown[$zone['id']] = [
                 'letter' => $zone['letter'],
                 'entry' => $piece === null ? null : $zone['entries'][$piece['index']],

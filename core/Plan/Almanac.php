@@ -22,6 +22,7 @@ final readonly class Almanac
     /**
      * @param list<int>                                 $days    instants in ms
      * @param list<array{from_ms: int, offset_s: int}>  $offsets the first holds at the beginning
+     * @param array<string, array<string, ListDates>>   $lists   that have hours: by the hash of their plan and by zone
      */
     private function __construct(
         private string $zone,
@@ -29,6 +30,7 @@ final readonly class Almanac
         private int $untilMs,
         private array $days,
         private array $offsets,
+        private array $lists = [],
     ) {
     }
 
@@ -61,18 +63,49 @@ final readonly class Almanac
             'until_ms' => $this->untilMs,
             'days' => $this->days,
             'offsets' => $this->offsets,
-        ];
+        ] + ($this->lists === [] ? [] : ['lists' => array_map(ListDates::all(...), $this->lists)]);
+    }
+
+    /** @param array<string, array<string, ListDates>> $lists by the hash of their plan and by zone */
+    public function with(array $lists): self
+    {
+        return new self($this->zone, $this->fromMs, $this->untilMs, $this->days, $this->offsets, $lists);
+    }
+
+    /**
+     * The lists with hours of a plan over its days.
+     *
+     * @param array<string, mixed>     $plan    as it is sealed
+     * @param list<int>                $showing when its showings began
+     * @param array<string, ListDates> $before  of the almanac before
+     *
+     * @return array<string, ListDates> by zone
+     */
+    public function lists(array $plan, array $showing, array $before): array
+    {
+        $zone = new \DateTimeZone($this->zone);
+
+        return ListDates::ofPlan($plan, $showing, $zone, $this->fromMs, $this->untilMs, $before);
     }
 
     /**
      * What a page needs that draws a plan at an instant of its own.
      *
-     * @return array{now_ms: int, days: list<int>, offsets: list<array{from_ms: int, offset_s: int}>}
+     * @param array<string, mixed> $plan    as it is sealed
+     * @param list<int>            $showing when its showings began; from the instant on where there are none
+     *
+     * @return array{now_ms: int, days: list<int>, offsets: list<array{from_ms: int, offset_s: int}>,
+     *     lists: array<string, array<string, mixed>>}
      */
-    public static function dates(\DateTimeZone $zone, int $nowMs): array
+    public static function dates(\DateTimeZone $zone, int $nowMs, array $plan, array $showing = []): array
     {
         $almanac = self::of($zone, $nowMs);
 
-        return ['now_ms' => $nowMs, 'days' => $almanac->days, 'offsets' => $almanac->offsets];
+        return [
+            'now_ms' => $nowMs,
+            'days' => $almanac->days,
+            'offsets' => $almanac->offsets,
+            'lists' => ListDates::all($almanac->lists($plan, $showing, [])),
+        ];
     }
 }

@@ -9,6 +9,7 @@ use UpperPane\Core\Design\Fill\Transition;
 use UpperPane\Core\Picture\Fit;
 use UpperPane\Core\Picture\MediaFacts;
 use UpperPane\Core\Picture\Variant;
+use UpperPane\Core\Schedule\When;
 use UpperPane\Core\Text\Setting\SetText;
 use UpperPane\Core\Web\WebFacts;
 
@@ -28,6 +29,9 @@ final readonly class Item
      * @param ?MediaFacts          $document a page of the Stock
      * @param ?Variant             $variant what is shown in the medium's place
      * @param list<SubItem>        $parts of rows, over its own drawing
+     * @param ?When                $when days and hours of the entry; null: always
+     * @param bool                 $alone whether it is shown instead of all others then
+     * @param bool                 $past  whether those days and hours are over for good
      * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
     public function __construct(
@@ -48,12 +52,20 @@ final readonly class Item
         public ?Variant $variant = null,
         public ?MediaFacts $document = null,
         public array $parts = [],
+        public ?When $when = null,
+        public bool $alone = false,
+        public bool $past = false,
     ) {
     }
 
     public function inEntry(string $entry, int $ms, Transition $transition): self
     {
         return $this->with(['entry' => $entry, 'ms' => $ms, 'transition' => $transition]);
+    }
+
+    public function onlyOn(?When $when, bool $alone, bool $past): self
+    {
+        return $this->with(['when' => $when, 'alone' => $alone, 'past' => $past]);
     }
 
     /** @param list<SubItem> $parts */
@@ -112,7 +124,8 @@ final readonly class Item
             'entry' => $this->entry,
             'ms' => $this->ms,
             'transition' => $this->transition?->toArray() ?? ['kind' => 'cut', 'ms' => 0],
-        ] + $this->drawing +
+        ] + ($this->when === null ? [] : ['when' => $this->when->toArray()]) + ($this->alone ? ['alone' => true] : []) +
+            $this->drawing +
             ($this->parts === []
                 ? []
                 : ['parts' => array_map(static fn (SubItem $part) => $part->toArray(), $this->parts)]);

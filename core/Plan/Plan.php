@@ -66,7 +66,9 @@ final readonly class Plan
     /** @return array<string, mixed> with the dates that it is looked at by, which are no part of it */
     public function dated(): array
     {
-        return $this->toArray() + ['dates' => $this->context->dates()];
+        $plan = $this->toArray();
+
+        return $plan + ['dates' => $this->context->dates($plan)];
     }
 
     /**

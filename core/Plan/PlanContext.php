@@ -54,10 +54,14 @@ final readonly class PlanContext
         return $this->fromMs + self::HORIZON_MS;
     }
 
-    /** @return array{now_ms: int, days: list<int>, offsets: list<array{from_ms: int, offset_s: int}>} */
-    public function dates(): array
+    /**
+     * @param array<string, mixed> $plan
+     *
+     * @return array<string, mixed> as {@see Almanac::dates()}
+     */
+    public function dates(array $plan): array
     {
-        return Almanac::dates($this->zone, $this->fromMs);
+        return Almanac::dates($this->zone, $this->fromMs, $plan);
     }
 
     /** A length in design px on this surface, at least 1 where it was at least 1. */

@@ -109,6 +109,17 @@ final readonly class Programme
         return $this->timeline->next($atMs);
     }
 
+    /** @return list<int> when the showings of a plan began, in ms, each once */
+    public function startsOf(string $plan): array
+    {
+        $showing = array_filter(
+            $this->intervals,
+            static fn (Interval $interval) => $interval->plan->sha256 === $plan,
+        );
+
+        return array_values(array_unique(array_map(static fn (Interval $one) => $one->startMs, $showing)));
+    }
+
     public function sha256(): string
     {
         return CanonicalJson::sha256($this->toArray());

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Core\Plan;
 
+use UpperPane\Core\Base\Input;
 use UpperPane\Core\Time\Pieces;
 
 /**
@@ -24,6 +25,20 @@ final readonly class RoundPlan
     public static function of(array $scenes): self
     {
         return new self($scenes);
+    }
+
+    /** @param Input $input as {@see self::toArray()} wrote it */
+    public static function read(Input $input): self
+    {
+        $scenes = array_map(
+            static fn (Input $scene) => [
+                'scene' => $scene->id('scene'),
+                'ms' => $scene->optional('ms')?->asInt(1, \PHP_INT_MAX),
+            ],
+            $input->list('scenes', 1000, 1),
+        );
+
+        return new self($scenes === [] ? throw new \LogicException('The list has a scene.') : $scenes);
     }
 
     /** In ms; null when a scene never ends. */

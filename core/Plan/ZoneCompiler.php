@@ -13,6 +13,9 @@ use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Placed;
 use UpperPane\Core\Plan\Fill\FigureCompiler;
+use UpperPane\Core\Schedule\Upcoming;
+use UpperPane\Core\Schedule\When;
+use UpperPane\Core\Schedule\ZoneTime;
 
 /** One zone where it lies → its plan. */
 final readonly class ZoneCompiler
@@ -70,12 +73,20 @@ final readonly class ZoneCompiler
         return $timed;
     }
 
+    private function isPast(When $when): bool
+    {
+        $now = intdiv($this->context->fromMs, 1000);
+
+        return Upcoming::of($when->windows(), $now, new ZoneTime($this->context->zone)) === [];
+    }
+
     private function entry(Entry $entry, Size $size): Item
     {
         $enters = $this->context->still ? Transition::cut() : $entry->transition;
 
         return $this->items
             ->compile($entry->fill, $size)
-            ->inEntry($entry->id, $this->time->ofEntry($entry), $enters);
+            ->inEntry($entry->id, $this->time->ofEntry($entry), $enters)
+            ->onlyOn($entry->when, $entry->alone, $entry->when !== null && $this->isPast($entry->when));
     }
 }

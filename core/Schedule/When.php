@@ -38,6 +38,11 @@ final readonly class When
         );
     }
 
+    public function windows(): Windows
+    {
+        return Windows::parse(Input::of($this->toArray()));
+    }
+
     /** @return array{start: string, end: string, days?: int, rrule?: string} */
     public function toArray(): array
     {

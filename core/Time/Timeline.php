@@ -13,8 +13,13 @@ namespace UpperPane\Core\Time;
  */
 final readonly class Timeline
 {
-    /** @param list<array{from_ms: int, value: T}> $steps in rising order, none equal to the one before */
-    private function __construct(private array $steps)
+    /**
+     * Two lists side by side: an almanac holds a million steps.
+     *
+     * @param list<int> $from   rising
+     * @param list<T>   $values none equal to the one before
+     */
+    private function __construct(private array $from, private array $values)
     {
     }
 
@@ -32,16 +37,16 @@ final readonly class Timeline
             $sorted[$step['from_ms']] = $step;
         }
         ksort($sorted);
-        $joined = [];
+        $from = $values = [];
         $held = null;
-        foreach ($sorted as $step) {
+        foreach ($sorted as $at => $step) {
             if ($step['value'] !== $held) {
-                $joined[] = $step;
-                $held = $step['value'];
+                $from[] = $at;
+                $values[] = $held = $step['value'];
             }
         }
 
-        return new self($joined);
+        return new self($from, $values);
     }
 
     /**
@@ -69,19 +74,19 @@ final readonly class Timeline
     /** @return ?T */
     public function at(int $atMs): mixed
     {
-        return $this->steps[$this->index($atMs)]['value'] ?? null;
+        return $this->values[$this->index($atMs)] ?? null;
     }
 
     /** Since when what holds at an instant has held; null before the first step. */
     public function since(int $atMs): ?int
     {
-        return $this->steps[$this->index($atMs)]['from_ms'] ?? null;
+        return $this->from[$this->index($atMs)] ?? null;
     }
 
     /** The next instant behind this one at which something else holds; null when none comes. */
     public function next(int $atMs): ?int
     {
-        return $this->steps[$this->index($atMs) + 1]['from_ms'] ?? null;
+        return $this->from[$this->index($atMs) + 1] ?? null;
     }
 
     /**
@@ -92,11 +97,8 @@ final readonly class Timeline
     public function cut(int $fromMs, int $untilMs): self
     {
         $steps = [['from_ms' => $fromMs, 'value' => $fromMs < $untilMs ? $this->at($fromMs) : null]];
-        for ($index = $this->index($fromMs) + 1; isset($this->steps[$index]); ++$index) {
-            if ($this->steps[$index]['from_ms'] >= $untilMs) {
-                break;
-            }
-            $steps[] = $this->steps[$index];
+        for ($index = $this->index($fromMs) + 1; ($this->from[$index] ?? $untilMs) < $untilMs; ++$index) {
+            $steps[] = ['from_ms' => $this->from[$index], 'value' => $this->values[$index]];
         }
 
         return self::of([...$steps, ['from_ms' => $untilMs, 'value' => null]]);
@@ -115,7 +117,7 @@ final readonly class Timeline
     {
         $instants = [];
         foreach ($ranks as $rank => $timeline) {
-            foreach ($timeline->steps as $step) {
+            foreach ($timeline->steps() as $step) {
                 $instants[$step['from_ms']][$rank] = $step['value'];
             }
         }
@@ -140,16 +142,32 @@ final readonly class Timeline
     /** @return list<array{from_ms: int, value: T}> in rising order */
     public function steps(): array
     {
-        return $this->steps;
+        return array_map(
+            static fn (int $from, mixed $value) => ['from_ms' => $from, 'value' => $value],
+            $this->from,
+            $this->values,
+        );
+    }
+
+    /** @return list<int> when its steps begin, rising */
+    public function from(): array
+    {
+        return $this->from;
+    }
+
+    /** @return list<T> what its steps hold */
+    public function values(): array
+    {
+        return $this->values;
     }
 
     /** Of the last step that has begun, found by halving; −1 before the first. */
     private function index(int $atMs): int
     {
-        [$low, $high] = [0, count($this->steps)];
+        [$low, $high] = [0, count($this->from)];
         while ($low < $high) {
             $middle = intdiv($low + $high, 2);
-            [$low, $high] = $this->steps[$middle]['from_ms'] <= $atMs ? [$middle + 1, $high] : [$low, $middle];
+            [$low, $high] = $this->from[$middle] <= $atMs ? [$middle + 1, $high] : [$low, $middle];
         }
 
         return $low - 1;

@@ -32,6 +32,13 @@ class SurfaceRow
     #[ORM\Column]
     public bool $archived = false;
 
+    /** Its last almanac with lists of its own, and a sum of what that was reckoned from. */
+    #[ORM\Column(length: 64, nullable: true)]
+    public ?string $almanac = null;
+
+    #[ORM\Column(length: 64, nullable: true)]
+    public ?string $almanacFor = null;
+
     /** @var list<string> ids of the groups it belongs to */
     #[ORM\Column(name: 'group_ids', type: 'json')]
     public array $groups = [];

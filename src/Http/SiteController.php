@@ -11,6 +11,7 @@ use Symfony\Component\Security\Http\Attribute\CurrentUser;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Design\TakeMeasures;
 use UpperPane\App\UseCase\Site\ListFonts;
+use UpperPane\App\UseCase\Site\ReadHours;
 use UpperPane\App\UseCase\Site\ShowElevation;
 
 final class SiteController
@@ -30,6 +31,17 @@ final class SiteController
         TakeMeasures $take,
     ): JsonResponse {
         return new JsonResponse($take($site, Body::of($request), $person));
+    }
+
+    /** Days and hours from a sentence. */
+    #[Route('/api/sites/{site}/when', 'site_when', methods: ['GET'])]
+    public function when(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        ReadHours $read,
+    ): JsonResponse {
+        return new JsonResponse($read($site, $request->query->getString('words'), $person));
     }
 
     /** The app's and the site's own. */

@@ -41,7 +41,8 @@ final readonly class Acts
     /** @return ?array{Act, int} with its site */
     public function find(string $id): ?array
     {
-        $row = $this->database->fetchAssociative(
+        // What is no id names none: it cannot even be compared with one.
+        $row = preg_match('/^[0-9a-f-]{36}$/D', $id) !== 1 ? false : $this->database->fetchAssociative(
             'SELECT '.self::COLUMNS.', a.site_id FROM act a WHERE a.id = ?',
             [$id],
         );

@@ -194,4 +194,15 @@ abstract class ApiCase extends KernelTestCase
     {
         return \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
     }
+
+    /** @return array<string, mixed> what was published at an address */
+    protected function read(string $address): array
+    {
+        return json_decode((string) file_get_contents($this->published($address)), true);
+    }
+
+    protected function published(string $address): string
+    {
+        return getenv('UPPER_PANE_VAR').'/published'.$address;
+    }
 }

@@ -43,11 +43,11 @@ final class DesignsTest extends ApiCase
             $given = $this->handOff($code, $release['release']);
             self::assertSame($release['release'], $given['ordered']['release']);
             $paired = $this->pair($player);
-            $orders = $this->published($paired['orders']);
-            $interval = $this->published($orders['programme']['url'])['intervals'][0];
+            $orders = $this->read($paired['orders']);
+            $interval = $this->read($orders['programme']['url'])['intervals'][0];
             self::assertSame(
                 $sealed($code)['plan']['canvas'],
-                $this->published($interval['plan']['base'].'plan.json')['canvas'],
+                $this->read($interval['plan']['base'].'plan.json')['canvas'],
                 "$player gets the plan of its surface",
             );
         }
@@ -185,11 +185,5 @@ final class DesignsTest extends ApiCase
         unset($plan['dates']);
 
         return CanonicalJson::encode($plan);
-    }
-
-    /** @return array<string, mixed> */
-    private function published(string $address): array
-    {
-        return json_decode((string) file_get_contents(getenv('UPPER_PANE_VAR').'/published'.$address), true);
     }
 }

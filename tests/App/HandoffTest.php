@@ -360,15 +360,4 @@ final class HandoffTest extends ApiCase
             array_column($this->call('GET', '/api/sites/harrowmere/stock')['media'], null, 'name'),
         );
     }
-
-    /** @return array<string, mixed> */
-    private function read(string $address): array
-    {
-        return json_decode((string) file_get_contents($this->published($address)), true);
-    }
-
-    private function published(string $address): string
-    {
-        return getenv('UPPER_PANE_VAR').'/published'.$address;
-    }
 }

@@ -79,6 +79,7 @@ final class OpenApiTest extends ApiCase
         $this->call('POST', "/api/stock/$media/back", status: 200);
         $this->call('GET', '/api/sites/harrowmere/stock/allowed', status: 204);
         $this->call('GET', '/api/sites/harrowmere/fonts', status: 200);
+        $this->call('GET', '/api/sites/harrowmere/when?words=daily+6-9', status: 200);
         $line = ['font' => 'Roboto', 'weight' => 400, 'text' => 'ไทย', 'width' => 1500];
         $this->call('POST', '/api/sites/harrowmere/measures', ['lines' => [$line]], 200);
         $this->call('GET', '/api/modes', status: 200);

@@ -28,7 +28,7 @@ final class PairingTest extends ApiCase
 
         self::assertSame(['paired', 'waiting'], [$paired['state'], $this->ask($other)['state']]);
         self::assertSame($paired, $this->ask($mine), 'typed again, it is the same pairing');
-        self::assertFileExists(self::published($paired['orders']));
+        self::assertFileExists($this->published($paired['orders']));
     }
 
     public function testPairingAnotherEndsTheOne(): void
@@ -41,7 +41,7 @@ final class PairingTest extends ApiCase
 
         self::assertSame(['waiting', 'paired'], [$this->ask($old)['state'], $after['state']]);
         self::assertNotSame($before['orders'], $after['orders']);
-        self::assertFileDoesNotExist(self::published($before['orders']));
+        self::assertFileDoesNotExist($this->published($before['orders']));
     }
 
     public function testACodeThatNoScreenShowsIsRefusedBesideItsField(): void
@@ -98,10 +98,5 @@ final class PairingTest extends ApiCase
     private static function token(): string
     {
         return bin2hex(random_bytes(24));
-    }
-
-    private static function published(string $path): string
-    {
-        return getenv('UPPER_PANE_VAR').'/published'.$path;
     }
 }

@@ -78,6 +78,7 @@ final class RightsTest extends ApiCase
         $any = ['{tMs}' => '0', '{revision}' => '0', '{kind}' => 'csv'];
         foreach (self::getContainer()->get(RouterInterface::class)->getRouteCollection() as $name => $route) {
             $path = match (true) {
+                $name === 'site_when' => strtr($route->getPath(), $there).'?words=daily+6-9',
                 $name === 'stock_uses' => strtr($route->getPath(), ['{id}' => $media]),
                 str_starts_with($route->getPath(), '/api/styles/') => strtr($route->getPath(), ['{id}' => $style]),
                 str_starts_with($route->getPath(), '/api/uploads/') => strtr($route->getPath(), ['{id}' => $upload]),

@@ -6,12 +6,18 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Schedule\When;
 use UpperPane\Core\Time\Cycles;
 
-/** One entry of a playlist: a fill and its duration in ms; null is "as long as its content". */
+/**
+ * One entry of a playlist: a fill and its duration in ms; null is "as long as its content". With days and hours of its
+ * own it is shown only then; one that is `alone` is shown instead of all others while it is on (model §6).
+ */
 final readonly class Entry
 {
     use Altered;
+
+    private const WHEN = ['start', 'end', 'days', 'rrule'];
 
     private function __construct(
         public string $id,
@@ -19,17 +25,19 @@ final readonly class Entry
         public ?int $durationMs,
         public bool $enabled,
         public Transition $transition,
+        public ?When $when,
+        public bool $alone,
     ) {
     }
 
     /**
      * A `duration_ms` that is left out is the usual one of its content.
      *
-     * @throws Refusal `playlist.nested` for a playlist in a playlist
+     * @throws Refusal `playlist.nested` for a playlist in a playlist; `time.…`, `schedule.…`, `recurrence.…` of hours
      */
     public static function parse(Input $input): self
     {
-        $input->keys(['id', 'fill', 'duration_ms', 'enabled', 'transition']);
+        $input->keys(['id', 'fill', 'duration_ms', 'enabled', 'transition', 'when', 'alone']);
         $fill = FillReader::read($input->child('fill'));
         if ($fill instanceof PlaylistFill) {
             throw Refusal::because('playlist.nested', $input->pathTo('fill'));
@@ -43,6 +51,8 @@ final readonly class Entry
                 : FreshFill::durationMs($fill),
             $input->bool('enabled'),
             Transition::parse($input->child('transition')),
+            $input->optional('when') === null ? null : When::parse($input->child('when')->keys(self::WHEN)),
+            $input->has('alone') && $input->bool('alone'),
         );
     }
 
@@ -62,6 +72,6 @@ final readonly class Entry
             'duration_ms' => $this->durationMs,
             'enabled' => $this->enabled,
             'transition' => $this->transition->toArray(),
-        ];
+        ] + ($this->when === null ? [] : ['when' => $this->when->toArray()]) + ($this->alone ? ['alone' => true] : []);
     }
 }

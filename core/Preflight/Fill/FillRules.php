@@ -35,7 +35,7 @@ final class FillRules
 
         return match ($kind) {
             FillKind::Empty, FillKind::Colour, FillKind::Dial, FillKind::Progress => [],
-            FillKind::Playlist => [EmptyPlaylist::class],
+            FillKind::Playlist => [EmptyPlaylist::class, HoursOver::class],
             FillKind::Text => [WordlessText::class, ...$words, TickerTooFast::class],
             FillKind::Picture => $picture,
             FillKind::Video => [...$picture, VideoLongerThanSlot::class],

@@ -183,12 +183,22 @@ export interface LiveFill {
   ground: string
 }
 export type WrittenFill = TextFill | ClockFill | CountFill
+/** Days and hours in civil time of the site, a rule of RFC 5545. */
+export interface When {
+  start: string
+  end: string
+  days?: number
+  rrule?: string
+}
 export interface Entry {
   id: string
   fill: Fill
   duration_ms: number | null
   enabled: boolean
   transition: { kind: 'cut' | 'fade'; ms: number }
+  when?: When | null
+  /** Shown instead of all others of the list while it is on. */
+  alone?: boolean
 }
 export interface PlaylistFill {
   kind: 'playlist'

@@ -1,6 +1,7 @@
+import type { SaidHours } from './hours'
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
 import type { FloatPlace, Starter } from './floats'
-import type { DatedPlan, Drawing, Mark, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
+import type { DatedPlan, Drawing, ListHours, Mark, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
 import type { ColourFill, Fill, PictureFill } from './fills'
 
 export * from './fills'
@@ -77,6 +78,10 @@ export interface ZoneDocument {
   scenes: string[]
   /** Px to set each text at, so that the farthest viewer reads its capitals, by entry. */
   least_sizes?: Record<string, number>
+  /** Of a list that has hours. */
+  hours?: ListHours
+  /** How the hours of its entries are said, by entry. */
+  whens?: Record<string, SaidHours>
 }
 
 export interface Mullion {

@@ -1,5 +1,6 @@
+import { showingByHours } from './edges'
 import { lastAt } from './lookup'
-import type { RoundPlan, ZonePlan } from './types'
+import type { ListHours, RoundPlan, ZonePlan } from './types'
 
 interface Showing {
   index: number
@@ -7,6 +8,9 @@ interface Showing {
   leftMs: number | null
   /** False in the very first round, where the first entry enters with a cut. */
   enters: boolean
+  /** Of a list what stood before it, null in the very first round, and what stands behind it. */
+  previous: number | null
+  next: number | null
 }
 
 const remainder = (tMs: number, cycleMs: number): number => ((tMs % cycleMs) + cycleMs) % cycleMs
@@ -37,19 +41,44 @@ function search(pieces: readonly { ms: number | null }[], cycleMs: number | null
   const index = lastAt(starts, rest, (start) => start)
   const ms = pieces[index]?.ms ?? null
   const sinceMs = rest - (starts[index] ?? rest)
+  const enters = index > 0 || (cycleMs !== null && tMs >= cycleMs)
+  const many = pieces.length > 1
   return {
     index: Math.max(0, index),
     sinceMs,
     leftMs: ms === null ? null : ms - sinceMs,
-    enters: index > 0 || (cycleMs !== null && tMs >= cycleMs),
+    enters,
+    previous: many && enters ? (index + pieces.length - 1) % pieces.length : null,
+    next: many ? (index + 1) % pieces.length : null,
   }
 }
 
 /** Which item of a zone shows t ms after the zone began. */
 export function showing(zone: Pick<ZonePlan, 'cycle_ms' | 'items'>, tMs: number): Showing {
   if (zone.cycle_ms === null || zone.cycle_ms === 0)
-    return { index: 0, sinceMs: Math.max(0, tMs), leftMs: null, enters: false }
+    return { index: 0, sinceMs: Math.max(0, tMs), leftMs: null, enters: false, previous: null, next: null }
   return search(zone.items, zone.cycle_ms, tMs)
+}
+
+/** The same of a list with hours, at an instant; null: nothing of it is on. */
+export function showingAt(
+  zone: Pick<ZonePlan, 'items'>,
+  hours: ListHours,
+  beganMs: number,
+  nowMs: number,
+): Showing | null {
+  const piece = showingByHours(hours, lengthsOf(zone.items), beganMs, nowMs)
+  if (!piece) return null
+  const another = (place: number | null): number | null => (place === piece.index ? null : place)
+  const previous = another(piece.previous)
+  return { ...piece, previous, next: another(piece.next), enters: previous !== null }
+}
+
+const lengths = new WeakMap<object, number[]>()
+function lengthsOf(items: readonly { ms: number | null }[]): number[] {
+  const known = lengths.get(items) ?? items.map((item) => item.ms ?? 0)
+  lengths.set(items, known)
+  return known
 }
 
 /** Which scene of a round shows t ms after the showing began. */

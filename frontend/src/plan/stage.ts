@@ -93,7 +93,7 @@ class StageScene {
     const share: ShareOf = (of, whole) => {
       if (of === 'scene') return this.ms ? Math.min(1, tMs / this.ms) : 0
       const zone = this.zones.get(of)
-      return zone ? zone.share(since(zone), whole) : 0
+      return zone ? zone.share(since(zone), now, whole) : 0
     }
     for (const [id, zone] of this.zones) shown[id] = zone.at(since(zone), now, running, share)
     return shown
@@ -156,8 +156,8 @@ export class Stage {
     const id = round.scenes[now.index]?.scene ?? ''
     const scene = this.scene(id)
     if (!scene) return { scene: '', zones: {} }
-    const { days, offsets } = this.plan.dates
-    const at = { ms: nowMs, midnight: midnightBefore(days, nowMs), offsets }
+    const { days, offsets, lists = {} } = this.plan.dates
+    const at = { ms: nowMs, midnight: midnightBefore(days, nowMs), offsets, lists }
     const transition = this.plan.scenes[id]?.transition
     const forMs = entersForMs(transition, now.enters && round.scenes.length > 1)
     const leaving =

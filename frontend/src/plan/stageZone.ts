@@ -2,7 +2,7 @@ import { boxesOf, drawItem, letText, moveTicker, tick, type MediaUrl } from './d
 import { drawEdge, showShare } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
-import { showing } from './phase'
+import { showing, showingAt } from './phase'
 import { hush } from './standIns'
 import { steerVideo } from './steerVideo'
 import { enter, entersForMs } from './transitions'
@@ -69,21 +69,35 @@ export class StageZone {
 
   /** Returns the entry that shows, for the proof. */
   at(tMs: number, at: Now, running: boolean, share: ShareOf): string | null {
-    const now = showing(this.plan, tMs)
-    const item = this.plan.items[now.index]
-    if (!item) return null
+    const now = this.showing(tMs, at)
+    const item = now && this.plan.items[now.index]
+    if (!item) {
+      this.rest()
+      return null
+    }
     const box = this.box(now.index)
-    const many = this.plan.items.length > 1
     const forMs = entersForMs(item.transition, now.enters)
-    const previous =
-      now.sinceMs < forMs && many ? (now.index + this.plan.items.length - 1) % this.plan.items.length : -1
+    const previous = now.sinceMs < forMs ? (now.previous ?? -1) : -1
     if (this.current !== now.index) this.turnTo(now.index, box)
     for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
     enter(box, item.transition, now.sinceMs, forMs)
     if (previous >= 0) this.hold(previous, now.sinceMs, at)
     this.move(box, item, now.sinceMs, at, running, share)
-    if (now.leftMs !== null && now.leftMs < NEAR_MS && many) this.box((now.index + 1) % this.plan.items.length)
+    if (now.leftMs !== null && now.leftMs < NEAR_MS && now.next !== null) this.box(now.next)
     return item.entry
+  }
+
+  private showing(tMs: number, at: Now): ReturnType<typeof showingAt> {
+    const hours = at.lists[this.plan.id]
+    return hours ? showingAt(this.plan, hours, at.ms - tMs, at.ms) : showing(this.plan, tMs)
+  }
+
+  /** Where nothing of a list is on, what lies under the zone is seen. */
+  private rest(): void {
+    if (this.current === -1) return
+    this.pause()
+    for (const box of this.drawn.values()) box.hidden = true
+    this.current = -1
   }
 
   /** The leaving item is held underneath at its end. */
@@ -95,12 +109,12 @@ export class StageZone {
   }
 
   /** How much has passed of what it shows, or of its whole round, 0 to 1. */
-  share(tMs: number, whole: boolean): number {
+  share(tMs: number, at: Now, whole: boolean): number {
     const cycle = this.plan.cycle_ms
     if (!cycle) return 0
     if (whole) return (tMs % cycle) / cycle
-    const now = showing(this.plan, tMs)
-    return now.leftMs === null ? 0 : now.sinceMs / Math.max(1, now.sinceMs + now.leftMs)
+    const now = this.showing(tMs, at)
+    return now === null || now.leftMs === null ? 0 : now.sinceMs / Math.max(1, now.sinceMs + now.leftMs)
   }
 
   private move(

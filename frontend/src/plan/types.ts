@@ -240,10 +240,23 @@ export interface OutputPlan {
   slices: { panel: string; raster: Rect; matrix: string[] }[]
 }
 
-/** What of a site depends on dates, over the days ahead: its midnights, and the changes of its clocks. */
+/** Which entries of a list are on together from when: `sets` by their places, one of them from each instant on. */
+export interface ListHours {
+  sets: number[][]
+  from_ms: number[]
+  set: number[]
+  /** What plays at the first of these instants, of what began before it. */
+  starts: { began_ms: number; from_ms: number; set: number }[]
+}
+
+/**
+ * What of a site depends on dates, over the days ahead: its midnights, the changes of its clocks, and the hours of the
+ * lists of the plan that is drawn, by zone.
+ */
 export interface Dates {
   days: number[]
   offsets: Offset[]
+  lists?: Record<string, ListHours>
 }
 
 /** An instant as everything that is drawn goes by it. */
@@ -252,6 +265,7 @@ export interface Now {
   /** When the site's day began. */
   midnight: number
   offsets: Offset[]
+  lists: Record<string, ListHours>
 }
 
 export interface Plan {

@@ -14,7 +14,7 @@ const almanac = {
   ],
 }
 const shows = (nowMs: number): string =>
-  clockText([{ field: 'HH' }, { text: ':' }, { field: 'mm' }], datesBy(almanac).offsets, nowMs)
+  clockText([{ field: 'HH' }, { text: ':' }, { field: 'mm' }], datesBy(almanac, 'p').offsets, nowMs)
 
 it('shows the clocks of today, and behind its end those of its last day', () => {
   expect([SUMMER - HOUR, SUMMER, almanac.until_ms + HOUR].map(shows)).toEqual(['00:00', '02:00', '02:00'])
@@ -25,5 +25,5 @@ it('is over at its end, and not before', () => {
 })
 
 it('knows no offset where no almanac has come: clocks are hidden then', () => {
-  expect(datesBy(null)).toEqual({ days: [], offsets: [] })
+  expect(datesBy(null, 'p')).toEqual({ days: [], offsets: [] })
 })

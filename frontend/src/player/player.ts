@@ -64,7 +64,7 @@ export class Player {
     this.tell()
     const plan = this.shows ? this.held?.plans[this.shows.plan.sha256] : undefined
     if (!plan) return this.stage.clear()
-    const dates = datesBy((almanac?.content as Almanac | undefined) ?? null)
+    const dates = datesBy((almanac?.content as Almanac | undefined) ?? null, this.shows?.plan.sha256 ?? '')
     const { output, player } = this.purpose
     this.page.word.textContent = this.stage.show({ ...plan, dates })
       ? ''

@@ -38,3 +38,12 @@ export const metres = (mm: number): string => `${Math.round(mm / 100) / 10} m`
 
 /** What there is of some words, with commas between. */
 export const listed = (...words: (string | false | null | undefined)[]): string => words.filter(Boolean).join(', ')
+
+const civilDay = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+/** A stretch of civil time, each `2026-12-07T05:40:00`; the day once where both are on it. */
+export function civilSpan([from, until]: [string, string]): string {
+  const day = (civil: string): string => civilDay.format(new Date(`${civil}Z`))
+  const time = (civil: string): string => civil.slice(11, civil.endsWith(':00') ? 16 : 19)
+  const end = day(from) === day(until) ? time(until) : `${day(until)} ${time(until)}`
+  return `${day(from)} ${time(from)} to ${end}`
+}

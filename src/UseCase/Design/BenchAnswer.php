@@ -18,8 +18,10 @@ use UpperPane\Core\Layout\Placing;
 use UpperPane\Core\Layout\Sizing;
 use UpperPane\Core\Plan\BenchView;
 use UpperPane\Core\Plan\ContentTime;
+use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ItemCompiler;
 use UpperPane\Core\Plan\MarkPlan;
+use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
 use UpperPane\Core\Plan\SceneCompiler;
@@ -28,6 +30,9 @@ use UpperPane\Core\Plan\SceneSketch;
 use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Preflight\Preflight;
+use UpperPane\Core\Schedule\SaidWhen;
+use UpperPane\Core\Schedule\Upcoming;
+use UpperPane\Core\Schedule\ZoneTime;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
@@ -185,7 +190,7 @@ final readonly class BenchAnswer
             'still' => $this->design->still,
             'frieze' => $this->design->order,
             'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
-            'dates' => $this->context->dates(),
+            'dates' => $this->context->dates([]),
         ];
     }
 
@@ -348,6 +353,38 @@ final readonly class BenchAnswer
     }
 
     /**
+     * @return array{hours?: array<string, mixed>, whens?: object} of a list that has hours: what is on together when,
+     *     and of each of its entries that has some, how they are said and the next times
+     */
+    private function hours(ZonePlan $plan): array
+    {
+        if (array_filter($plan->items, static fn (Item $item) => $item->when !== null) === []) {
+            return [];
+        }
+        $zone = $plan->toArray();
+        $lists = $this->context->dates(['plan' => Plan::VERSION, 'scenes' => ['' => ['zones' => [$zone]]]])['lists'];
+
+        return ['hours' => $lists[$plan->zone->id], 'whens' => (object) $this->whens($plan)];
+    }
+
+    /** @return array<string, array{words: ?string, next: list<array{string, string}>}> by entry */
+    private function whens(ZonePlan $plan): array
+    {
+        $zone = new ZoneTime($this->context->zone);
+        $whens = [];
+        foreach ($plan->items as $item) {
+            if ($item->when !== null) {
+                $whens[(string) $item->entry] = [
+                    'words' => SaidWhen::of($item->when, $zone),
+                    'next' => Upcoming::of($item->when->windows(), intdiv($this->context->fromMs, 1000), $zone),
+                ];
+            }
+        }
+
+        return $whens;
+    }
+
+    /**
      * @param list<ZonePlan> $plans
      *
      * @return array{zones: object, documents: object} by zone id
@@ -357,7 +394,7 @@ final readonly class BenchAnswer
         $zones = $documents = [];
         foreach ($plans as $plan) {
             $zones[$plan->zone->id] = $plan->toArray();
-            $documents[$plan->zone->id] = $plan->zone->toArray() + [
+            $documents[$plan->zone->id] = $plan->zone->toArray() + $this->hours($plan) + [
                 'least_sizes' => (object) $plan->leastSizesPx(),
                 'scenes' => array_values(
                     array_map(

@@ -114,7 +114,9 @@ final readonly class ShowHandOff
         foreach ($this->releases->plans($release) as $plan) {
             if ($surface === '' || $plan->surface->code === $surface) {
                 $zone = new \DateTimeZone($plan->surface->site->timeZone);
-                $dates = Almanac::dates($zone, $this->clock->nowMs());
+                $order = $this->players->orderOf($plan->surface);
+                $showing = $order === null ? [] : [$order->showsSinceMs()];
+                $dates = Almanac::dates($zone, $this->clock->nowMs(), $plan->plan, $showing);
 
                 return ['plan' => ['dates' => $dates] + $plan->plan, 'findings' => $plan->findings];
             }

@@ -6,7 +6,6 @@ namespace UpperPane\App\UseCase\Player;
 
 use Doctrine\ORM\EntityManagerInterface;
 use UpperPane\App\Adapter\Published;
-use UpperPane\App\Adapter\ShiftedClock;
 use UpperPane\App\Adapter\Unwritten;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
@@ -16,7 +15,6 @@ use UpperPane\App\Repository\Players;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Sealed;
 use UpperPane\App\UseCase\Act\PublishActs;
-use UpperPane\Core\Plan\Almanac;
 use UpperPane\Core\Plan\DataSheet;
 use UpperPane\Core\Plan\Programme;
 
@@ -36,7 +34,7 @@ final readonly class PublishOrders
         private Releases $releases,
         private Sealed $sealed,
         private MakeProgramme $programme,
-        private ShiftedClock $clock,
+        private SurfaceAlmanac $almanacs,
     ) {
     }
 
@@ -81,7 +79,7 @@ final readonly class PublishOrders
                         'url' => "/released/{$programme->folder}/programme.json",
                     ],
             'sheets' => $order === null ? [] : (object) $this->sheets($order),
-            'almanac' => $this->almanac($player),
+            'almanac' => $this->almanac($player, $order),
             'acts' => '/orders/'.PublishActs::PREFIX."{$player->surface->site->actsKey}.json",
             'surface' => $player->surface->name,
         ]);
@@ -94,14 +92,15 @@ final readonly class PublishOrders
      *
      * @throws Unwritten
      */
-    private function almanac(Player $player): array
+    private function almanac(Player $player, ?HandOff $order): array
     {
-        $almanac = Almanac::of(new \DateTimeZone($player->surface->site->timeZone), $this->clock->nowMs());
-        $url = $this->sealed->keep(Sealed::ALMANAC, $almanac->sha256(), $almanac->toArray());
-        ['folder' => $folder, 'content' => $content] = $this->sealed->kept($almanac->sha256());
+        $programme = $order?->programme === null ? null : Programme::read($order->programme->content);
+        $plans = $order === null ? [] : $this->plans($order);
+        ['sha256' => $sha256, 'folder' => $folder, 'content' => $content] =
+            $this->almanacs->of($player->surface, $programme, $plans);
         $this->published->pack($folder, ['almanac.json' => $content], []);
 
-        return ['sha256' => $almanac->sha256(), 'url' => "{$url}almanac.json"];
+        return ['sha256' => $sha256, 'url' => "/released/$folder/almanac.json"];
     }
 
     /**

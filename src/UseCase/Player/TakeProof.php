@@ -39,6 +39,7 @@ final readonly class TakeProof
         private Acts $acts,
         private Stretches $stretches,
         private ShiftedClock $clock,
+        private SurfaceAlmanac $almanacs,
     ) {
     }
 
@@ -81,10 +82,13 @@ final readonly class TakeProof
         return new Expectation(
             Programme::read($row->content),
             function (PlanRef $ref) use (&$read, $row): ReleasedPlan {
-                return $read[$ref->sha256] ??= ReleasedPlan::read(
-                    $this->plan($ref, $row->surface),
-                    $this->midnights($row->surface),
-                );
+                if (!isset($read[$ref->sha256])) {
+                    $plan = $this->plan($ref, $row->surface);
+                    $lists = $this->almanacs->lists($row->surface, $ref->sha256, $plan);
+                    $read[$ref->sha256] = ReleasedPlan::read($plan, $this->midnights($row->surface), $lists);
+                }
+
+                return $read[$ref->sha256];
             },
             $this->acts->late((int) $row->surface->site->id, $this->clock->nowMs()),
             Target::namesOf($player->code, $row->surface->code, $row->surface->groups),

@@ -52,8 +52,6 @@ const mullions = useMullionDrag(
   () => scale.value,
   (mullion, at, alone) => void design.moveMullion(mullion, at, alone),
 )
-/** Clocks on the bench show the server's time at opening, plus the playhead. */
-const clockBase = design.answer?.dates.now_ms ?? 0
 let stage: Stage | null = null
 const shown = useSceneStage()
 const pasted = ref<'long' | 'version' | null>(null)
@@ -93,7 +91,8 @@ async function show(): Promise<void> {
 }
 
 function draw(tMs: number, running: boolean): void {
-  stage?.at(tMs, clockBase + tMs, running)
+  // Clocks show the server's time at opening, plus the playhead.
+  stage?.at(tMs, design.beganMs + tMs, running)
 }
 defineExpose({ draw })
 

@@ -12,6 +12,8 @@ import { useDesign } from '../store/design'
 import ClipFields from './ClipFields.vue'
 import FillEditor from './FillEditor.vue'
 import { partsOf, summary, type Section } from './fillParts'
+import WhenField from '../../ui/WhenField.vue'
+import { useSession } from '../../session/session'
 import PanelSection from '../aside/PanelSection.vue'
 import { fillWords } from '../../ui/fillWords'
 
@@ -19,6 +21,7 @@ const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
 const { t } = useI18n()
 const design = useDesign()
 const stock = useUploads()
+const session = useSession()
 const list = useTemplateRef<HTMLElement>('list')
 const open = ref<string | null>(null)
 const place = (): { zone: string } => ({ zone: design.selected ?? '' })
@@ -106,7 +109,10 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           @keydown.alt.up.prevent="move(entry, -1)"
           @keydown.alt.down.prevent="move(entry, 1)">
           <b>{{ index + 1 }}</b>
-          <span>{{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}</span>
+          <span>
+            {{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}
+            <span v-if="entry.when" class="hint entry-when">{{ design.document?.whens?.[entry.id]?.words ?? entry.when.rrule }}</span>
+          </span>
           <span class="measure">
             {{ entry.enabled ? seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null) : t('playlist.off') }}
           </span>
@@ -135,6 +141,18 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           </BFormCheckbox>
           <BFormCheckbox :model-value="entry.enabled" @update:model-value="set(entry, { enabled: !entry.enabled }, 'enabled')">
             {{ t('playlist.enabled') }}
+          </BFormCheckbox>
+          <WhenField
+            :label="t('when.label')"
+            :site="session.slug"
+            :said="design.document?.whens?.[entry.id] ?? null"
+            :rule="entry.when?.rrule ?? null"
+            @set="(when) => set(entry, { when }, 'when')" />
+          <BFormCheckbox
+            v-if="entry.when || entry.alone"
+            :model-value="entry.alone ?? false"
+            @update:model-value="(on) => set(entry, { alone: on === true }, 'alone')">
+            {{ t('when.alone') }}
           </BFormCheckbox>
           <div class="merge-row">
             <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === 0" @click="move(entry, -1)">

@@ -1,10 +1,13 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Shown } from '../../plan/stage'
+import type { ListHours } from '../../plan/types'
 import { useDesign } from '../store/design'
 
 /** The layout that is open, as the renderer takes it: a round of one scene that never ends. */
 export function useSceneStage(): ComputedRef<Shown> {
   const design = useDesign()
+  const hoursOf = (zones: string[]): Record<string, ListHours> =>
+    Object.fromEntries(zones.flatMap((id) => (design.documents[id]?.hours ? [[id, design.documents[id].hours]] : [])))
   return computed(() => {
     const answer = design.answer
     const line = answer ? design.scenes[answer.scene] : undefined
@@ -25,7 +28,7 @@ export function useSceneStage(): ComputedRef<Shown> {
         },
       },
       round: { scenes: [{ scene: answer.scene, ms: null }], cycle_ms: null },
-      dates: answer.dates,
+      dates: { ...answer.dates, lists: hoursOf(zones.map((zone) => zone.id)) },
     }
   })
 }

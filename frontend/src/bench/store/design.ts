@@ -39,6 +39,8 @@ const BARE: BenchView = {
 export const useDesign = defineStore('design', () => {
   const session = useSession()
   const answer = shallowRef<DesignAnswer | null>(null)
+  /** When what the bench shows began: the server's time at opening. */
+  const beganMs = ref(0)
   const zones = shallowRef<Record<string, ZonePlan>>({})
   const documents = shallowRef<Record<string, ZoneDocument>>({})
   const sceneFindings = shallowRef<Record<string, SceneFindings>>({})
@@ -113,6 +115,7 @@ export const useDesign = defineStore('design', () => {
     scenes.value = there(whole ? {} : scenes.value, sketched(next.scenes))
     sceneFindings.value = there(whole ? {} : sceneFindings.value, merged(next.findings.scenes))
     if (next.bench) bench.value = next.bench
+    if (!answer.value) beganMs.value = next.dates.now_ms
     answer.value = {
       ...answer.value,
       ...next,
@@ -232,6 +235,7 @@ export const useDesign = defineStore('design', () => {
   return {
     ...client,
     answer,
+    beganMs,
     mayChange,
     zones,
     documents,

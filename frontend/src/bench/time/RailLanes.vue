@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
+import { edgeAfter } from '../../plan/edges'
+import { showing, showingAt } from '../../plan/phase'
 import type { ZonePlan } from '../../plan/types'
 import { useDesign } from '../store/design'
 
@@ -13,21 +15,23 @@ interface Piece {
   to: number
   word: string
 }
-function pieces({ cycle_ms: cycle, items }: ZonePlan): Piece[] {
+const MOST = 400
+function pieces(plan: ZonePlan): Piece[] {
   const share = (ms: number): number => (ms / props.spanMs) * 100
-  if (cycle === null || cycle === 0) {
-    const word = t(items[0]?.kind === 'standby' ? 'rail.nothing' : 'rail.steady')
+  const hours = design.documents[plan.id]?.hours
+  if (!hours && !plan.cycle_ms) {
+    const word = t(plan.items[0]?.kind === 'standby' ? 'rail.nothing' : 'rail.steady')
     return [{ from: share(props.fromMs), to: share(props.toMs), word }]
   }
   const all: Piece[] = []
-  for (let at = props.fromMs; at < props.toMs && all.length < 400;) {
-    for (const [index, item] of items.entries()) {
-      const to = Math.min(props.toMs, at + (item.ms ?? 0))
-      if (at < props.toMs) all.push({ from: share(at), to: share(to), word: `${index + 1}` })
-      at += item.ms ?? 0
-    }
+  for (let at = 0; at < props.toMs - props.fromMs && all.length < MOST;) {
+    const now = hours ? showingAt(plan, hours, design.beganMs, design.beganMs + at) : showing(plan, at)
+    const ms = now ? (now.leftMs ?? Infinity) : edgeAfter(hours, design.beganMs + at) - design.beganMs - at
+    const to = Math.min(props.toMs, props.fromMs + at + ms)
+    if (now) all.push({ from: share(props.fromMs + at), to: share(to), word: `${now.index + 1}` })
+    at += ms
   }
-  return all.slice(0, 400)
+  return all
 }
 </script>
 
