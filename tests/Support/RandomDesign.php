@@ -137,7 +137,12 @@ final class RandomDesign
             default => [
                 'do' => 'scene.transition',
                 'scene' => $scene,
-                'transition' => $this->one([['kind' => 'cut', 'ms' => 0], ['kind' => 'fade', 'ms' => 700]]),
+                'transition' => $this->one([
+                    ['kind' => 'cut', 'ms' => 0],
+                    ['kind' => 'fade', 'ms' => 700],
+                    ['kind' => 'slide_from_top', 'ms' => 700],
+                    ['kind' => 'wipe', 'ms' => 700],
+                ]),
             ],
         };
     }

@@ -1,4 +1,4 @@
-import type { FitMode, LiveSource, Rect } from '../plan/types'
+import type { FitMode, LiveSource, Rect, Transition } from '../plan/types'
 
 /** What zones show, as documents hold it. */
 export interface TextStyle {
@@ -195,7 +195,7 @@ export interface Entry {
   fill: Fill
   duration_ms: number | null
   enabled: boolean
-  transition: { kind: 'cut' | 'fade'; ms: number }
+  transition: Transition
   when?: When | null
   /** Shown instead of all others of the list while it is on. */
   alone?: boolean

@@ -1,7 +1,7 @@
 import type { SaidHours } from './hours'
 /** What the server's answers look like; the OpenAPI document in docs/ says the same, and tests hold both to it. */
 import type { FloatPlace, Starter } from './floats'
-import type { DatedPlan, Drawing, ListHours, Mark, Rect, Ratio, RoundPlan, ZonePlan } from '../plan/types'
+import type { DatedPlan, Drawing, ListHours, Mark, Rect, Ratio, RoundPlan, ZonePlan, Transition } from '../plan/types'
 import type { ColourFill, Fill, PictureFill } from './fills'
 
 export * from './fills'
@@ -146,7 +146,7 @@ export interface SceneLine {
   name: string
   ms: number | null
   length: SceneLength
-  transition: { kind: 'cut' | 'fade'; ms: number }
+  transition: Transition
   ground: Drawing
   /** What the ground is, as it is set. */
   ground_fill: ColourFill | PictureFill

@@ -1,7 +1,7 @@
 import { drawItem, type MediaUrl } from './draw'
 import { midnightBefore, sceneAt } from './phase'
 import { StageZone, type ShareOf } from './stageZone'
-import { enter, entersForMs } from './transitions'
+import { enter, entersForMs, settle } from './transitions'
 import type { Dates, Drawing, Now, Plan, RoundPlan, ScenePlan } from './types'
 
 /** What the renderer needs of a plan. */
@@ -177,7 +177,7 @@ export class Stage {
     const under = this.scene(leaving.scene)
     if (!under) return
     under.hide(false)
-    under.element.style.opacity = ''
+    settle(under.element)
     under.at((leaving.ms ?? 0) + sinceMs, now, false)
   }
 

@@ -5,7 +5,7 @@ import { steerLive } from './live'
 import { showing, showingAt } from './phase'
 import { hush } from './standIns'
 import { steerVideo } from './steerVideo'
-import { enter, entersForMs } from './transitions'
+import { enter, entersForMs, settle } from './transitions'
 import type { Item, Now, ZonePlan } from './types'
 
 /** How much has passed of the scene or of a zone's playlist. */
@@ -104,7 +104,7 @@ export class StageZone {
   private hold(index: number, sinceMs: number, now: Now): void {
     const under = this.box(index)
     under.hidden = false
-    under.style.opacity = ''
+    settle(under)
     this.move(under, this.plan.items[index], (this.plan.items[index]?.ms ?? 0) + sinceMs, now, false)
   }
 

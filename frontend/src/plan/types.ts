@@ -46,7 +46,7 @@ export interface TextLine {
   width_mpx: number
 }
 export interface Transition {
-  kind: 'cut' | 'fade'
+  kind: 'cut' | 'fade' | 'slide_from_left' | 'slide_from_right' | 'slide_from_top' | 'slide_from_bottom' | 'wipe'
   ms: number
 }
 export interface Timing {

@@ -4,6 +4,7 @@ import { computed, ref, useId, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { ProblemError } from '../api/client'
 import { usePartWords } from './partWords'
+import { typedSeconds } from './typedTime'
 import { useTyped } from './useTyped'
 
 /**
@@ -31,7 +32,7 @@ const wrong = computed(() => {
 })
 
 function commit(): void {
-  const number = Number(typed.value.replace(',', '.'))
+  const number = props.unit === 's' ? (typedSeconds(typed.value) ?? NaN) : Number(typed.value.replace(',', '.'))
   if (typed.value.trim() === shown.value) return
   asked.value = typed.value.trim() === '' || !Number.isFinite(number) ? 'number' : 'sent'
   if (asked.value === 'sent') emit('set', Math.round(number * props.parts))

@@ -5,6 +5,7 @@ import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Entry, Fill, PlaylistFill } from '../../api/types'
 import type { Item } from '../../plan/types'
+import { TRANSITIONS } from '../../plan/transitions'
 import { useUploads } from '../../stock/uploads'
 import { seconds } from '../../ui/format'
 import MeasureField from '../../ui/MeasureField.vue'
@@ -131,10 +132,18 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
             <label>
               {{ t('playlist.transition') }}
               <BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)">
-                <option value="cut">{{ t('playlist.cut') }}</option>
-                <option value="fade">{{ t('playlist.fade') }}</option>
+                <option v-for="kind in TRANSITIONS" :key="kind" :value="kind">{{ t(`transition.${kind}`) }}</option>
               </BFormSelect>
             </label>
+            <MeasureField
+              v-if="entry.transition.kind !== 'cut'"
+              :label="t('transition.for')"
+              unit="s"
+              path="/transition/ms"
+              :parts="1000"
+              :value="entry.transition.ms"
+              :refusal="design.refusal"
+              @set="(ms) => set(entry, { transition: { kind: entry.transition.kind, ms } }, 'transition-ms')" />
           </div>
           <BFormCheckbox :model-value="entry.duration_ms === null" @update:model-value="(on) => content(entry, on === true)">
             {{ t('playlist.content') }}

@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
 import MeasureField from '../../ui/MeasureField.vue'
+import { TRANSITIONS } from '../../plan/transitions'
 import { useDesign } from '../store/design'
 import KeepStarter from '../aside/KeepStarter.vue'
 import SceneGround from './SceneGround.vue'
@@ -86,18 +87,18 @@ const value = (event: Event): string => (event.target as HTMLSelectElement).valu
     <label>
       {{ t('scene.enters') }}
       <BFormSelect size="sm" :model-value="scene.scene.value.transition.kind" @change="scene.setTransition(value($event))">
-        <option v-for="kind in ['cut', 'fade']" :key="kind" :value="kind">{{ t(`playlist.${kind}`) }}</option>
+        <option v-for="kind in TRANSITIONS" :key="kind" :value="kind">{{ t(`transition.${kind}`) }}</option>
       </BFormSelect>
     </label>
     <MeasureField
-      v-if="scene.scene.value.transition.kind === 'fade'"
-      :label="t('scene.fade')"
+      v-if="scene.scene.value.transition.kind !== 'cut'"
+      :label="t('transition.for')"
       :value="scene.scene.value.transition.ms"
       :parts="A_SECOND"
       path="/transition/ms"
       unit="s"
       :refusal="design.refusal"
-      @set="scene.setTransition('fade', $event)" />
+      @set="scene.setTransition(scene.scene.value.transition.kind, $event)" />
     <SceneGround />
     <h3>{{ t('scene.again') }}</h3>
     <p class="hint">{{ t('scene.again-hint') }}</p>

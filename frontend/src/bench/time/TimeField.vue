@@ -3,6 +3,7 @@ import { BFormInput } from 'bootstrap-vue-next'
 import { ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
+import { typedSeconds } from '../../ui/typedTime'
 
 /** The playhead's time; typed as seconds, `130`, or as a clock, `2:10`. Escape leaves it as it is. */
 const props = defineProps<{ tMs: number; playing: boolean }>()
@@ -21,9 +22,8 @@ function reset(): void {
   typed.value = seconds(props.tMs)
 }
 function keep(): void {
-  const text = typed.value.replace(/\s*s$/, '').replace(',', '.').trim()
-  const isTime = /^(\d{1,3}:){0,2}\d{1,6}(\.\d{1,3})?$/.test(text)
-  if (isTime) emit('seek', Math.round(text.split(':').reduce((sum, part) => sum * 60 + Number(part), 0) * 1000))
+  const time = typedSeconds(typed.value)
+  if (time !== null && time >= 0) emit('seek', Math.round(time * 1000))
   reset()
 }
 </script>
