@@ -66,6 +66,27 @@ final readonly class ContentTime
     }
 
     /**
+     * What its zones show in turn, entry by entry, by zone: of those that have several and begin with the scene, and
+     * whose entries are on at all hours.
+     *
+     * @return array<string, list<int>> in ms
+     */
+    public function lanes(Design $design, Scene $scene): array
+    {
+        $lanes = [];
+        foreach ($scene->zones() as $id) {
+            $zone = $design->zones[$id] ?? null;
+            $fill = $zone?->fill();
+            $entries = $fill instanceof PlaylistFill && !$zone?->runsOn() ? $fill->enabled() : [];
+            if ($entries !== [] && array_filter($entries, static fn (Entry $entry) => $entry->when !== null) === []) {
+                $lanes[$id] = array_map($this->ofEntry(...), $entries);
+            }
+        }
+
+        return $lanes;
+    }
+
+    /**
      * How long a scene lasts in ms; null until something else comes. A scene that goes by a cycle and has none lasts
      * {@see PLAIN_MS}.
      */

@@ -145,6 +145,11 @@ export type SceneLength =
 export interface SceneLine {
   name: string
   ms: number | null
+  /** Zones that show several things in turn, and until they begin anew together; null: above seven days. */
+  lanes: number
+  meets_ms: number | null
+  /** Entries, by their place among those that are enabled, that its end cuts. */
+  cut: { zone: string; entry: number; entry_left_ms: number; cycle_left_ms: number }[]
   length: SceneLength
   transition: Transition
   ground: Drawing

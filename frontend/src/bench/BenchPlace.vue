@@ -152,7 +152,13 @@ watch(
           @away="beside.away" />
       </div>
       <div class="bench-foot">
-        <TimeRail :t-ms="playhead.tMs.value" :playing="playhead.playing.value" @toggle="playhead.toggle()" @seek="playhead.seek" />
+        <TimeRail
+          :t-ms="playhead.tMs.value"
+          :playing="playhead.playing.value"
+          :speed="playhead.speed.value"
+          @toggle="playhead.toggle()"
+          @seek="playhead.seek"
+          @speed="(times) => (playhead.speed.value = times)" />
         <TitleBlock @aside="aside = $event" />
       </div>
     </section>

@@ -20,6 +20,7 @@ const keys: [string, string][] = [
   ['Ctrl+Z, Ctrl+Shift+Z', 'keys.undo'],
   ['Space', 'keys.play'],
   [', and .', 'keys.step'],
+  ['Alt+Left, Alt+Right', 'keys.change'],
   ['Alt+Up, Alt+Down', 'keys.entry'],
   ['Alt+Left, Alt+Right', 'keys.scene'],
   ['Delete', 'keys.empty'],

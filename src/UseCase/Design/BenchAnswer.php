@@ -36,6 +36,7 @@ use UpperPane\Core\Schedule\ZoneTime;
 use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
+use UpperPane\Core\Time\Cycles;
 
 /**
  * What the bench is told of a design: the layout that is looked at with its zones' plans, every scene's line, and what
@@ -202,10 +203,16 @@ final readonly class BenchAnswer
     private function scene(Scene $scene, ?array $changed = null): array
     {
         $placing = $this->placingOf(LayoutAt::of($this->design, $scene->id, false));
+        $time = new ContentTime($this->context->media);
+        $ms = $time->ofScene($this->design, $scene);
+        $lanes = $time->lanes($this->design, $scene);
 
         return [
             'name' => $scene->name,
-            'ms' => (new ContentTime($this->context->media))->ofScene($this->design, $scene),
+            'ms' => $ms,
+            'lanes' => count($lanes),
+            'meets_ms' => Cycles::periodMs(array_values(array_map(array_sum(...), $lanes))),
+            'cut' => $ms === null ? [] : Cycles::cutAt($lanes, $ms),
             'length' => $scene->length->toArray(),
             'transition' => $scene->transition->toArray(),
             'ground' => (new ItemCompiler($this->context))->compile($scene->ground, $this->design->canvas)->drawing,

@@ -14,6 +14,7 @@ use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Handoff\Expectation;
 use UpperPane\Core\Handoff\Proof;
 use UpperPane\Core\Handoff\ReleasedPlan;
+use UpperPane\Core\Plan\ContentTime;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanRef;
@@ -62,6 +63,23 @@ final class PlanTest extends TestCase
         );
 
         self::assertSame($at('2026-03-01'), $at('2026-11-30'));
+    }
+
+    /** What runs on, or is on at some hours only, does not begin with the scene. */
+    public function testLanesBeginWithTheScene(): void
+    {
+        $design = self::full();
+        $lanes = static fn (Design $design): array => (new ContentTime(
+            Build::context(Build::picture('p', 1320, 880), Build::video('v', 1280, 720, 12_000))->media,
+        ))->lanes($design, $design->restScene());
+        self::assertSame(['a' => [12_000, 5000, 3000]], $lanes($design));
+
+        $playlist = $design->zone('a')->fill()->toArray();
+        $hours = ['start' => '2026-12-07T06:00', 'end' => '09:00'];
+        $playlist['entries'] = array_replace($playlist['entries'], [1 => ['when' => $hours] + $playlist['entries'][1]]);
+        self::assertSame([], $lanes(Build::filled($design, 'a', $playlist)));
+        $runsOn = Build::apply($design, ['do' => 'zone.runs_on', 'zone' => 'a', 'on' => true]);
+        self::assertSame([], $lanes($runsOn->after));
     }
 
     /** Disabled entries take no time; the plan's remainder and the core's answer agree at every second. */

@@ -3,6 +3,8 @@ import { useI18n } from 'vue-i18n'
 import { edgeAfter } from '../../plan/edges'
 import { showing, showingAt } from '../../plan/phase'
 import type { ZonePlan } from '../../plan/types'
+import { useUploads } from '../../stock/uploads'
+import { fillWords } from '../../ui/fillWords'
 import { useDesign } from '../store/design'
 
 /** What each zone shows along the rail: drawn anew when a plan changes, not with every step of the playhead. */
@@ -16,6 +18,16 @@ interface Piece {
   word: string
 }
 const MOST = 400
+const stock = useUploads()
+const mediaName = (id: string): string | undefined => stock.find(id)?.name
+/** Its place in the list, and what it shows. */
+function wordOf(plan: ZonePlan, index: number): string {
+  const fill = design.documents[plan.id]?.fill
+  const entry = plan.items[index]?.entry
+  const entries = fill?.kind === 'playlist' ? fill.entries : []
+  const place = entries.findIndex((one) => one.id === entry)
+  return place < 0 ? `${index + 1}` : `${place + 1} ${fillWords(entries[place]!.fill, mediaName)}`
+}
 function pieces(plan: ZonePlan): Piece[] {
   const share = (ms: number): number => (ms / props.spanMs) * 100
   const hours = design.documents[plan.id]?.hours
@@ -28,7 +40,7 @@ function pieces(plan: ZonePlan): Piece[] {
     const now = hours ? showingAt(plan, hours, design.beganMs, design.beganMs + at) : showing(plan, at)
     const ms = now ? (now.leftMs ?? Infinity) : edgeAfter(hours, design.beganMs + at) - design.beganMs - at
     const to = Math.min(props.toMs, props.fromMs + at + ms)
-    if (now) all.push({ from: share(props.fromMs + at), to: share(to), word: `${now.index + 1}` })
+    if (now) all.push({ from: share(props.fromMs + at), to: share(to), word: wordOf(plan, now.index) })
     at += ms
   }
   return all
@@ -42,6 +54,7 @@ function pieces(plan: ZonePlan): Piece[] {
       :key="index"
       class="piece"
       :class="{ steady: plan.cycle_ms === null }"
+      :title="piece.word"
       :style="{ left: `${piece.from}%`, width: `${piece.to - piece.from}%` }">
       {{ piece.word }}
     </span>

@@ -5,10 +5,14 @@ import { seconds } from '../../ui/format'
 import { useDrawn } from '../../ui/useDrawn'
 import { useDesign } from '../store/design'
 import RailLanes from './RailLanes.vue'
+import RailSays from './RailSays.vue'
 import TimeField from './TimeField.vue'
+import { useChanges } from './useChanges'
 
-const props = defineProps<{ tMs: number; playing: boolean }>()
-const emit = defineEmits<{ toggle: []; seek: [tMs: number] }>()
+const props = defineProps<{ tMs: number; playing: boolean; speed: number }>()
+const emit = defineEmits<{ toggle: []; seek: [tMs: number]; speed: [times: number] }>()
+const SPEEDS = [1, 4, 16]
+const ARROWS = ['◂', '▸']
 const { t } = useI18n()
 const design = useDesign()
 const lanes = ref<HTMLElement>()
@@ -53,6 +57,14 @@ function scrub(event: PointerEvent): void {
   addEventListener('pointerup', end, { once: true })
   addEventListener('pointercancel', end, { once: true })
 }
+const changes = useChanges()
+/** To the next change of anything, or the one before; the scene's ends are changes too. */
+function change(by: -1 | 1): void {
+  const { fromMs, toMs } = window.value
+  const at = (props.tMs % spanMs.value) - fromMs
+  const to = by > 0 ? changes.next(at) : changes.previous(at)
+  emit('seek', fromMs + Math.max(0, Math.min(toMs - fromMs, to ?? (by > 0 ? toMs - fromMs : 0))))
+}
 function keys(event: KeyboardEvent): void {
   const steps: Record<string, number> = {
     ArrowLeft: -1000,
@@ -61,6 +73,10 @@ function keys(event: KeyboardEvent): void {
     PageUp: 10_000,
     Home: -props.tMs,
     End: spanMs.value - 1 - props.tMs,
+  }
+  if (event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) {
+    event.preventDefault()
+    return change(event.key === 'ArrowLeft' ? -1 : 1)
   }
   const by = steps[event.key]
   if (by === undefined) return
@@ -74,46 +90,66 @@ function keys(event: KeyboardEvent): void {
     <div class="rail-head">
       <button type="button" class="btn btn-sm btn-live" @click="emit('toggle')">{{ t(playing ? 'rail.pause' : 'rail.play') }}</button>
       <TimeField :t-ms="tMs" :playing="playing" @seek="emit('seek', $event)" />
-    </div>
-    <div class="rail-lanes">
-      <div class="lane-letters" aria-hidden="true">
-        <div v-if="spans.length" class="scene-band" />
+      <div class="rail-steps" role="group" :aria-label="t('rail.speed')">
         <button
-          v-for="plan in drawn ? design.plans : []"
-          :key="plan.id"
+          v-for="times in SPEEDS"
+          :key="times"
           type="button"
-          tabindex="-1"
-          :class="{ chosen: plan.id === design.selected }"
-          :title="plan.name"
-          @click="design.selected = plan.id">
-          {{ plan.letter }}
+          class="plain"
+          :aria-pressed="speed === times"
+          @click="emit('speed', times)">
+          {{ times }}×
         </button>
       </div>
-      <div
-        ref="lanes"
-        class="lanes"
-        role="slider"
-        tabindex="0"
-        :aria-label="t('rail.position')"
-        aria-valuemin="0"
-        :aria-valuemax="spanMs"
-        :aria-valuenow="tMs % spanMs"
-        :aria-valuetext="seconds(tMs % spanMs)"
-        @pointerdown="scrub"
-        @keydown="keys">
-        <div v-if="spans.length" class="scene-band">
-          <span
-            v-for="one in spans"
-            :key="one.scene"
-            class="scene-span"
-            :class="{ current: one.scene === design.scene }"
-            :style="{ left: `${one.from}%`, width: `${one.to - one.from}%` }">
-            {{ one.name }}
-          </span>
-        </div>
-        <RailLanes v-if="drawn" :from-ms="window.fromMs" :to-ms="window.toMs" :span-ms="spanMs" />
-        <span class="playhead" :style="{ left: `${position}%` }" />
+      <div class="rail-steps">
+        <button type="button" class="plain" :aria-label="t('rail.previous')" :title="t('rail.previous')" @click="change(-1)">
+          {{ ARROWS[0] }}
+        </button>
+        <button type="button" class="plain" :aria-label="t('rail.next')" :title="t('rail.next')" @click="change(1)">{{ ARROWS[1] }}</button>
       </div>
+    </div>
+    <div class="rail-time">
+      <div class="rail-lanes">
+        <div class="lane-letters" aria-hidden="true">
+          <div v-if="spans.length" class="scene-band" />
+          <button
+            v-for="plan in drawn ? design.plans : []"
+            :key="plan.id"
+            type="button"
+            tabindex="-1"
+            :class="{ chosen: plan.id === design.selected }"
+            :title="plan.name"
+            @click="design.selected = plan.id">
+            {{ plan.letter }}
+          </button>
+        </div>
+        <div
+          ref="lanes"
+          class="lanes"
+          role="slider"
+          tabindex="0"
+          :aria-label="t('rail.position')"
+          aria-valuemin="0"
+          :aria-valuemax="spanMs"
+          :aria-valuenow="tMs % spanMs"
+          :aria-valuetext="seconds(tMs % spanMs)"
+          @pointerdown="scrub"
+          @keydown="keys">
+          <div v-if="spans.length" class="scene-band">
+            <span
+              v-for="one in spans"
+              :key="one.scene"
+              class="scene-span"
+              :class="{ current: one.scene === design.scene }"
+              :style="{ left: `${one.from}%`, width: `${one.to - one.from}%` }">
+              {{ one.name }}
+            </span>
+          </div>
+          <RailLanes v-if="drawn" :from-ms="window.fromMs" :to-ms="window.toMs" :span-ms="spanMs" />
+          <span class="playhead" :style="{ left: `${position}%` }" />
+        </div>
+      </div>
+      <RailSays />
     </div>
   </section>
 </template>

@@ -4,15 +4,18 @@ import { onUnmounted, ref } from 'vue'
 export function usePlayhead(draw: (tMs: number, running: boolean) => void) {
   const tMs = ref(0)
   const playing = ref(false)
+  /** So many times as fast as the clock. */
+  const speed = ref(1)
   let frame = 0
   let last = 0
   let shown = 0
 
   function tick(now: number): void {
-    const t = shown + (now - last)
+    const t = shown + (now - last) * speed.value
     last = now
     shown = t
-    draw(t, true)
+    // Films follow by seeking where they cannot play as fast.
+    draw(t, speed.value === 1)
     // The rail needs no more than ten numbers a second; the drawing gets every frame.
     if (Math.floor(t / 100) !== Math.floor(tMs.value / 100)) tMs.value = Math.floor(t)
     frame = requestAnimationFrame(tick)
@@ -43,5 +46,5 @@ export function usePlayhead(draw: (tMs: number, running: boolean) => void) {
   const toggle = (): void => (playing.value ? pause() : play())
   onUnmounted(() => cancelAnimationFrame(frame))
 
-  return { tMs, playing, play, pause, seek, toggle }
+  return { tMs, playing, speed, play, pause, seek, toggle }
 }
