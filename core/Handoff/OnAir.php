@@ -10,7 +10,7 @@ use UpperPane\Core\Plan\Programme;
 final class OnAir
 {
     /**
-     * @param list<Stretch>               $stretches rising, one behind the other
+     * @param list<Stretch>               $stretches as they were told: rising, but where a clock was set back
      * @param \Closure(string): ?Programme $programmes by SHA-256
      * @param int                         $nowMs     until when the last stretch is believed, as far as it is not silent
      *
@@ -20,11 +20,16 @@ final class OnAir
     public static function of(array $stretches, \Closure $programmes, int $fromMs, int $nowMs): array
     {
         $lines = [];
+        // What was told before a clock was set back, of later than now, is not so yet.
+        $stretches = array_values(array_filter(
+            $stretches,
+            static fn (Stretch $stretch) => $stretch->fromMs <= $nowMs,
+        ));
         foreach ($stretches as $index => $stretch) {
             $isLast = $index === count($stretches) - 1;
             $until = $isLast && $nowMs - $stretch->untilMs <= PlayerState::SILENT_AFTER_MS
                 ? max($nowMs, $stretch->untilMs)
-                : $stretch->untilMs;
+                : min($stretch->untilMs, max($stretch->fromMs, $stretches[$index + 1]->fromMs ?? \PHP_INT_MAX));
             $lines = [...$lines, ...self::within($stretch, max($fromMs, $stretch->fromMs), $until, $programmes)];
             if ($isLast && $until < $nowMs) {
                 $lines = [...$lines, ...self::within(

@@ -34,6 +34,10 @@ final readonly class Stretch
         if ($last === null) {
             return [$fresh];
         }
+        if ($nowMs < $last->fromMs) {
+            // The server's clock was set back.
+            return [$last, $fresh];
+        }
         if ($nowMs - $last->untilMs > PlayerState::SILENT_AFTER_MS) {
             return [$last, new self($last->untilMs, $nowMs, Heard::Silent, null), $fresh];
         }

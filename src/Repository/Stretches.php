@@ -20,7 +20,7 @@ final readonly class Stretches
     public function hear(Player $player, bool $proven, Proof $proof, int $nowMs): void
     {
         $row = $this->database->fetchAssociative(
-            'SELECT * FROM stretch WHERE player_id = ? ORDER BY until_ms DESC, id DESC LIMIT 1',
+            'SELECT * FROM stretch WHERE player_id = ? ORDER BY id DESC LIMIT 1',
             [$player->id],
         );
         $last = $row === false ? null : self::read($row);
@@ -41,11 +41,11 @@ final readonly class Stretches
         }
     }
 
-    /** @return list<Stretch> those that reach behind an instant, rising */
+    /** @return list<Stretch> those that reach behind an instant, as they were told */
     public function since(Player $player, int $fromMs): array
     {
         return array_map(self::read(...), $this->database->fetchAllAssociative(
-            'SELECT * FROM stretch WHERE player_id = ? AND until_ms >= ? ORDER BY from_ms, id',
+            'SELECT * FROM stretch WHERE player_id = ? AND until_ms >= ? ORDER BY id',
             [$player->id, $fromMs],
         ));
     }

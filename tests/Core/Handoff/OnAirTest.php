@@ -54,6 +54,26 @@ final class OnAirTest extends TestCase
         ], $heard));
     }
 
+    /** The server's clock is set back by a day: what is told from then on is on air, not what was told of tomorrow. */
+    public function testAClockThatIsSetBackHidesNothing(): void
+    {
+        $heard = [];
+        foreach ([0, 60, 86_460, 86_520, 300, 360] as $second) {
+            $last = array_pop($heard);
+            $heard = [...$heard, ...Stretch::after($last, true, self::proof('a', null), 1000 * $second)];
+        }
+        $lines = OnAir::of($heard, static fn () => null, 0, 400_000);
+
+        self::assertSame(
+            [[0, 60, 'confirmed'], [60, 300, 'silent'], [300, 400, 'confirmed']],
+            array_map(static fn (array $line) => [
+                intdiv($line['from_ms'], 1000),
+                intdiv($line['until_ms'], 1000),
+                $line['heard'],
+            ], $lines),
+        );
+    }
+
     /** From 100 s on the release; before it, and while an act takes the surface, its standby. */
     public function testWhatWasOnAirIsComputed(): void
     {
