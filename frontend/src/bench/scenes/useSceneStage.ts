@@ -3,7 +3,7 @@ import type { Shown } from '../../plan/stage'
 import type { ListHours } from '../../plan/types'
 import { useDesign } from '../store/design'
 
-/** The layout that is open, as the renderer takes it: a round of one scene that never ends. */
+/** The layout that is open, as the renderer takes it: one scene, begun anew only where it is all of the round. */
 export function useSceneStage(): ComputedRef<Shown> {
   const design = useDesign()
   const hoursOf = (zones: string[]): Record<string, ListHours> =>
@@ -13,13 +13,15 @@ export function useSceneStage(): ComputedRef<Shown> {
     const line = answer ? design.scenes[answer.scene] : undefined
     if (!answer || !line)
       return { canvas: [1, 1], scenes: {}, round: { scenes: [], cycle_ms: null }, dates: { days: [], offsets: [] } }
+    const [first, ...others] = answer.round.scenes
+    const again = first?.scene === answer.scene && others.length === 0 ? answer.round.cycle_ms : null
     const zones = design.layers.flatMap((id) => (design.zones[id]?.hidden ? [] : (design.zones[id] ?? [])))
     return {
       canvas: answer.canvas,
       scenes: {
         [answer.scene]: {
           name: line.name,
-          ms: null,
+          ms: line.ms,
           transition: { kind: 'cut', ms: 0 },
           place: [0, 0, ...answer.canvas],
           ground: line.ground,
@@ -27,7 +29,7 @@ export function useSceneStage(): ComputedRef<Shown> {
           zones,
         },
       },
-      round: { scenes: [{ scene: answer.scene, ms: null }], cycle_ms: null },
+      round: { scenes: [{ scene: answer.scene, ms: again }], cycle_ms: again },
       dates: { ...answer.dates, lists: hoursOf(zones.map((zone) => zone.id)) },
     }
   })

@@ -20,9 +20,11 @@ const drawn = useDrawn()
 
 const round = computed(() => design.answer?.round ?? { scenes: [], cycle_ms: null })
 const many = computed(() => round.value.scenes.length > 1 && round.value.scenes.some((one) => one.scene === design.scene))
-/** How much time the rail shows: a round of several scenes whole; else the longest cycle of a zone, and a minute at least. */
+/** How much time the rail shows: a round whole, where it has an end; else the longest cycle of a zone, and a minute at least. */
 const spanMs = computed(() =>
-  many.value && round.value.cycle_ms ? round.value.cycle_ms : Math.max(60_000, ...design.plans.map((plan) => plan.cycle_ms ?? 0)),
+  (many.value || (round.value.scenes.length === 1 && round.value.scenes[0]?.scene === design.scene)) && round.value.cycle_ms
+    ? round.value.cycle_ms
+    : Math.max(60_000, ...design.plans.map((plan) => plan.cycle_ms ?? 0)),
 )
 /** The scenes along the rail, where they change. */
 const spans = computed(() => {
