@@ -15,6 +15,7 @@ use UpperPane\Core\Design\LengthKind;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Text\Setting\ReadingTime;
+use UpperPane\Core\Time\Order;
 
 /** How long things take by themselves (model §6), without drawing them. */
 final readonly class ContentTime
@@ -66,8 +67,8 @@ final readonly class ContentTime
     }
 
     /**
-     * What its zones show in turn, entry by entry, by zone: of those that have several and begin with the scene, and
-     * whose entries are on at all hours.
+     * What its zones show in turn, entry by entry, by zone: of those that begin with the scene, in the order in which
+     * they are listed, and whose entries are on at all hours.
      *
      * @return array<string, list<int>> in ms
      */
@@ -77,7 +78,8 @@ final readonly class ContentTime
         foreach ($scene->zones() as $id) {
             $zone = $design->zones[$id] ?? null;
             $fill = $zone?->fill();
-            $entries = $fill instanceof PlaylistFill && !$zone?->runsOn() ? $fill->enabled() : [];
+            $isListed = $fill instanceof PlaylistFill && $fill->order === Order::Listed && !$zone?->runsOn();
+            $entries = $isListed ? $fill->enabled() : [];
             if ($entries !== [] && array_filter($entries, static fn (Entry $entry) => $entry->when !== null) === []) {
                 $lanes[$id] = array_map($this->ofEntry(...), $entries);
             }

@@ -7,7 +7,11 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Schedule\Windows;
 use UpperPane\Core\Schedule\ZoneTime;
+use UpperPane\Core\Time\Cycles;
 use UpperPane\Core\Time\Edges;
+use UpperPane\Core\Time\Midnights;
+use UpperPane\Core\Time\Order;
+use UpperPane\Core\Time\Orders;
 use UpperPane\Core\Time\Timeline;
 
 /**
@@ -23,8 +27,12 @@ final readonly class ListDates
     /**
      * @param array<int, array{from_ms: int, set: int}> $starts what plays at the beginning, by when it began
      */
-    private function __construct(private Edges $edges, private int $fromMs, private array $starts)
-    {
+    private function __construct(
+        private Edges $edges,
+        private int $fromMs,
+        private array $starts,
+        private ?Orders $orders,
+    ) {
     }
 
     /**
@@ -51,16 +59,18 @@ final readonly class ListDates
         $began = self::began($plan, $showing, $fromMs);
         $time = new ZoneTime($zone);
         $dates = [];
-        foreach ($lists as $id => ['items' => $items, 'runs_on' => $runsOn]) {
-            $edges = self::edges($items, $time, $fromMs, $untilMs);
+        foreach ($lists as $id => $list) {
+            ['items' => $items, 'runs_on' => $runsOn] = $list;
+            $orders = self::orders((string) $id, $list['order'], $items, $zone, $fromMs, $untilMs);
+            $edges = self::edges($items, $time, $fromMs, $untilMs)->ordered($orders);
             $starts = [];
             foreach ($runsOn ? [] : $began[$id] ?? [] as $beganMs) {
                 $known = ($before[$id] ?? null)?->places($beganMs, $fromMs)
-                    ?? self::back($items, $time, $beganMs, $fromMs);
+                    ?? self::back($items, $time, $orders, $beganMs, $fromMs);
                 [$edges, $set] = $edges->having($known['places']);
                 $starts[$beganMs] = ['from_ms' => $known['from_ms'], 'set' => $set];
             }
-            $dates[$id] = new self($edges, $fromMs, $starts);
+            $dates[$id] = new self($edges, $fromMs, $starts, $orders);
         }
 
         return $dates;
@@ -129,6 +139,8 @@ final readonly class ListDates
             ];
         }
 
+        $orders = $input->has('orders') ? self::readOrders($input->child('orders')) : null;
+
         return new self(
             Edges::of(
                 $ms,
@@ -144,15 +156,17 @@ final readonly class ListDates
                     $from,
                     $set,
                 )),
-            ),
+            )->ordered($orders),
             $from[0] ?? 0,
             $starts,
+            $orders,
         );
     }
 
     /**
      * @return array{sets: list<list<int>>, from_ms: list<int>, set: list<int>,
-     *     starts: list<array{began_ms: int, from_ms: int, set: int}>}
+     *     starts: list<array{began_ms: int, from_ms: int, set: int}>,
+     *     orders?: array{from_ms: list<int>, orders: list<list<list<int>>>}}
      */
     public function toArray(): array
     {
@@ -165,7 +179,7 @@ final readonly class ListDates
                 array_keys($this->starts),
                 $this->starts,
             ),
-        ];
+        ] + ($this->orders === null ? [] : ['orders' => $this->orders->toArray()]);
     }
 
     /**
@@ -198,13 +212,49 @@ final readonly class ListDates
      *
      * @return array{from_ms: int, places: list<int>}
      */
-    private static function back(array $items, ZoneTime $time, int $beganMs, int $fromMs): array
-    {
+    private static function back(
+        array $items,
+        ZoneTime $time,
+        ?Orders $orders,
+        int $beganMs,
+        int $fromMs,
+    ): array {
         $backMs = max($beganMs, $fromMs - self::BACK_MS);
-        $edges = self::edges($items, $time, $backMs, $fromMs + 1);
+        $edges = self::edges($items, $time, $backMs, $fromMs + 1)->ordered($orders);
 
-        return (new self($edges, $backMs, []))->places($backMs, $fromMs)
+        return (new self($edges, $backMs, [], $orders))->places($backMs, $fromMs)
             ?? throw new \LogicException('What begins with its edges is known.');
+    }
+
+    /**
+     * @param list<Input> $items
+     *
+     * @return ?Orders null: as they are listed
+     */
+    private static function orders(
+        string $id,
+        Order $order,
+        array $items,
+        \DateTimeZone $zone,
+        int $fromMs,
+        int $untilMs,
+    ): ?Orders {
+        if ($order === Order::Listed) {
+            return null;
+        }
+        // A pass may have begun some days before.
+        $days = Midnights::over($zone, $fromMs - Cycles::HORIZON_MS, $untilMs);
+        $entries = array_map(static fn (Input $item) => $item->text('entry', 64), $items);
+
+        return Orders::by($order, $id, $entries, $days, $zone);
+    }
+
+    private static function readOrders(Input $input): Orders
+    {
+        /** @var array{from_ms: list<int>, orders: list<list<list<int>>>} $sealed as it was written */
+        $sealed = $input->raw();
+
+        return Orders::of($sealed['from_ms'], $sealed['orders']);
     }
 
     /** @param list<Input> $items */
@@ -235,7 +285,7 @@ final readonly class ListDates
     /**
      * @param array<string, mixed> $plan
      *
-     * @return array<string, array{items: list<Input>, runs_on: bool}> by zone
+     * @return array<string, array{items: list<Input>, runs_on: bool, order: Order}> by zone
      */
     private static function lists(array $plan): array
     {
@@ -243,8 +293,15 @@ final readonly class ListDates
         foreach (($plan['plan'] ?? 1) === 1 ? [] : Input::of($plan)->child('scenes')->members() as $scene) {
             foreach ($scene->list('zones') as $zone) {
                 $items = $zone->list('items');
-                if (array_filter($items, static fn (Input $item) => $item->has('when')) !== []) {
-                    $lists[$zone->id('id')] = ['items' => $items, 'runs_on' => $zone->bool('runs_on')];
+                $order = $zone->has('order') ? $zone->enum('order', Order::class) : Order::Listed;
+                $timed = array_filter($items, static fn (Input $item) => $item->has('when')) !== [];
+                // Without an entry that is enabled it shows one thing.
+                if (($timed || $order !== Order::Listed) && !$zone->child('cycle_ms')->isNull()) {
+                    $lists[$zone->id('id')] = [
+                        'items' => $items,
+                        'runs_on' => $zone->bool('runs_on'),
+                        'order' => $order,
+                    ];
                 }
             }
         }

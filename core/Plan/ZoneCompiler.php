@@ -16,6 +16,7 @@ use UpperPane\Core\Plan\Fill\FigureCompiler;
 use UpperPane\Core\Schedule\Upcoming;
 use UpperPane\Core\Schedule\When;
 use UpperPane\Core\Schedule\ZoneTime;
+use UpperPane\Core\Time\Order;
 
 /** One zone where it lies → its plan. */
 final readonly class ZoneCompiler
@@ -52,6 +53,7 @@ final readonly class ZoneCompiler
             $ground?->seamsIn($box) ?? [],
             $this->context->leastCapPx(),
             $clip === null ? null : (new FigureCompiler($this->context))->clip($clip, $size),
+            $fill instanceof PlaylistFill ? $fill->order : Order::Listed,
         );
     }
 

@@ -9,6 +9,7 @@ use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Placed;
+use UpperPane\Core\Time\Order;
 use UpperPane\Core\Time\Playlist;
 
 /** One zone of a plan: where it lies, and what it shows in turn. */
@@ -33,6 +34,7 @@ final readonly class ZonePlan
         public array $seams = [],
         public ?int $leastCapPx = null,
         public ?array $clip = null,
+        public Order $order = Order::Listed,
     ) {
         $this->rect = $placed->rect;
     }
@@ -49,6 +51,7 @@ final readonly class ZonePlan
             array_map(static fn (Rect $seam) => $seam->movedBy($x, $y), $this->seams),
             $this->leastCapPx,
             $this->clip,
+            $this->order,
         );
     }
 
@@ -117,7 +120,8 @@ final readonly class ZonePlan
             'cycle_ms' => $this->cycleMs(),
             'items' => array_map(static fn (Item $item) => $item->toArray(), $this->items),
         ] + array_intersect_key($this->placed->traits->toArray(), ['opacity' => 0, 'hidden' => 0]) +
-            ($this->clip === null ? [] : ['clip' => $this->clip]);
+            ($this->clip === null ? [] : ['clip' => $this->clip]) +
+            ($this->order === Order::Listed ? [] : ['order' => $this->order->value]);
     }
 
     private function playlist(): Playlist

@@ -17,8 +17,12 @@ final readonly class Edges
      * @param list<list<int>> $sets     of entries that are on together, by their places in the list
      * @param Timeline<int>   $timeline which of the sets
      */
-    private function __construct(private array $ms, private array $sets, private Timeline $timeline)
-    {
+    private function __construct(
+        private array $ms,
+        private array $sets,
+        private Timeline $timeline,
+        private ?Orders $orders = null,
+    ) {
     }
 
     /**
@@ -29,6 +33,12 @@ final readonly class Edges
     public static function of(array $ms, array $sets, Timeline $timeline): self
     {
         return new self($ms, $sets, $timeline);
+    }
+
+    /** In other orders than they are listed. */
+    public function ordered(?Orders $orders): self
+    {
+        return new self($this->ms, $this->sets, $this->timeline, $orders);
     }
 
     /**
@@ -83,8 +93,8 @@ final readonly class Edges
         [$run, $before] = [['from_ms' => $fromMs, 'set' => $set], null];
         $edge = $walks ?? $this->timeline->next($fromMs);
         while ($edge !== null && $edge <= $atMs) {
-            $piece = $this->pieces($run['set'])->at($edge - $run['from_ms']);
-            $begins = $piece === null || $piece['since_ms'] === 0 ? $edge : $edge + (int) $piece['left_ms'];
+            $piece = $this->showing($run, $edge);
+            $begins = $piece === null || $piece['since_ms'] === 0 ? $edge : $edge + $piece['left_ms'];
             if ($begins > $atMs) {
                 break;
             }
@@ -107,10 +117,18 @@ final readonly class Edges
      */
     public function showing(array $run, int $atMs): ?array
     {
-        $piece = $this->pieces($run['set'])->at($atMs - $run['from_ms']);
+        $set = $this->sets[$run['set']];
+        $cycle = array_sum($this->lengths($set));
+        if ($cycle === 0) {
+            return null;
+        }
+        $pass = intdiv($atMs - $run['from_ms'], $cycle);
+        $begins = $run['from_ms'] + $pass * $cycle;
+        $order = $this->orders?->pass($set, $pass, $begins, $pass === 0 ? null : $begins - $cycle) ?? $set;
+        $piece = Pieces::of($this->lengths($order))->at($atMs - $begins);
 
         return $piece === null ? null : [
-            'index' => $this->sets[$run['set']][$piece['index']],
+            'index' => $order[$piece['index']],
             'since_ms' => $piece['since_ms'],
             'left_ms' => (int) $piece['left_ms'],
         ];
@@ -134,7 +152,7 @@ final readonly class Edges
         $index = array_search($places, $this->sets, true);
 
         return $index === false
-            ? [new self($this->ms, [...$this->sets, $places], $this->timeline), count($this->sets)]
+            ? [new self($this->ms, [...$this->sets, $places], $this->timeline, $this->orders), count($this->sets)]
             : [$this, $index];
     }
 
@@ -150,9 +168,14 @@ final readonly class Edges
         return $this->timeline;
     }
 
-    private function pieces(int $set): Pieces
+    /**
+     * @param list<int> $places
+     *
+     * @return list<int>
+     */
+    private function lengths(array $places): array
     {
-        return Pieces::of(array_map(fn (int $place) => $this->ms[$place], $this->sets[$set]));
+        return array_map(fn (int $place) => $this->ms[$place], $places);
     }
 
     /**

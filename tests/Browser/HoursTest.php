@@ -17,7 +17,7 @@ final class HoursTest extends BrowserCase
         $this->expectRefusals('status of 422');
         $page = $this->page()->signIn()->open(self::RIBBON)->click('.pane-face');
         $lane = fn (): string => implode(' ', array_map(
-            static fn ($piece) => $piece->getText(),
+            static fn ($piece) => (string) (int) $piece->getText(),
             $page->all('.rail-lanes .lane:first-of-type .piece'),
         ));
         $page->until('three in turn', fn () => str_starts_with($lane(), '1 2 3 1 2 3'));

@@ -6,6 +6,7 @@ namespace UpperPane\Core\Design\Fill;
 
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
+use UpperPane\Core\Time\Order;
 
 /** Entries shown one after another, again and again. Each change gives a new playlist. */
 final readonly class PlaylistFill implements Fill
@@ -15,14 +16,14 @@ final readonly class PlaylistFill implements Fill
     public const MOST_ENTRIES = 500;
 
     /** @param list<Entry> $entries */
-    private function __construct(public array $entries, public ?Clip $clip)
+    private function __construct(public array $entries, public ?Clip $clip, public Order $order)
     {
     }
 
     /** @throws Refusal `playlist.entry_twice` */
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'entries', 'clip']);
+        $input->keys(['kind', 'entries', 'clip', 'order']);
         $entries = $seen = [];
         foreach ($input->list('entries', self::MOST_ENTRIES) as $item) {
             $entry = Entry::parse($item);
@@ -33,7 +34,9 @@ final readonly class PlaylistFill implements Fill
             $entries[] = $entry;
         }
 
-        return new self($entries, Clip::parseOrNone($input));
+        $order = $input->has('order') ? $input->enum('order', Order::class) : Order::Listed;
+
+        return new self($entries, Clip::parseOrNone($input), $order);
     }
 
     /** @return list<Entry> those that are shown */
@@ -87,7 +90,7 @@ final readonly class PlaylistFill implements Fill
     /** @param list<Entry> $entries */
     private function of(array $entries): self
     {
-        return new self($entries, $this->clip);
+        return new self($entries, $this->clip, $this->order);
     }
 
     public function resolved(Names $names): self
@@ -108,7 +111,8 @@ final readonly class PlaylistFill implements Fill
         return [
             'kind' => 'playlist',
             'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries),
-        ] + ($this->clip === null ? [] : ['clip' => $this->clip->toArray()]);
+        ] + ($this->clip === null ? [] : ['clip' => $this->clip->toArray()])
+            + ($this->order === Order::Listed ? [] : ['order' => $this->order->value]);
     }
 
     public function mediaIds(): array

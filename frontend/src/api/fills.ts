@@ -204,6 +204,7 @@ export interface PlaylistFill {
   kind: 'playlist'
   entries: Entry[]
   clip?: Clip | null
+  order?: 'listed' | 'shuffled' | 'random'
 }
 export type MediaFill = PictureFill | VideoFill
 export type Fill =

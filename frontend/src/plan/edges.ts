@@ -45,7 +45,7 @@ function runAt(hours: ListHours, ms: number[], beganMs: number, atMs: number): W
   const walked = walks.get(hours)
   let { run, before, edge } = walked?.beganMs === beganMs && walked.atMs <= atMs ? walked : beginning(hours, beganMs)
   for (let from = hours.from_ms[edge]; from !== undefined && from <= atMs; from = hours.from_ms[edge]) {
-    const piece = pieceAt(hours.sets[run.set] ?? [], ms, from - run.fromMs)
+    const piece = pieceAt(hours, hours.sets[run.set] ?? [], ms, run.fromMs, from)
     const begins = piece === null || piece.sinceMs === 0 ? from : from + piece.leftMs
     if (begins > atMs) break
     const index = setAt(hours, begins)
@@ -67,43 +67,72 @@ const setAt = (hours: ListHours, atMs: number): number =>
     lastAt(hours.from_ms, atMs, (from) => from),
   )
 
-function pieceAt(
-  set: number[],
-  ms: number[],
-  tMs: number,
-): { turn: number; sinceMs: number; leftMs: number; first: boolean } | null {
+interface Turn {
+  place: number
+  sinceMs: number
+  leftMs: number
+}
+/** What plays of a set that began at an instant, in its order. */
+function pieceAt(hours: ListHours, set: number[], ms: number[], fromMs: number, atMs: number): Turn | null {
   const cycle = set.reduce((sum, place) => sum + (ms[place] ?? 0), 0)
-  if (cycle === 0) return null
-  let rest = ((tMs % cycle) + cycle) % cycle
-  for (const [turn, place] of set.entries()) {
+  if (cycle === 0 || atMs < fromMs) return null
+  const pass = Math.floor((atMs - fromMs) / cycle)
+  const begins = fromMs + pass * cycle
+  let rest = atMs - begins
+  const order = hours.orders ? passOrder(hours.orders, set, pass, begins, pass === 0 ? null : begins - cycle) : set
+  for (const place of order) {
     const own = ms[place] ?? 0
-    if (rest < own) return { turn, sinceMs: rest, leftMs: own - rest, first: turn === 0 && tMs < cycle }
+    if (rest < own) return { place, sinceMs: rest, leftMs: own - rest }
     rest -= own
   }
   return null
+}
+
+/** The order of one pass, as the core finds it (`core/Time/Orders.php`). */
+function passOrder(
+  { from_ms, orders }: NonNullable<ListHours['orders']>,
+  set: number[],
+  pass: number,
+  fromMs: number,
+  beforeMs: number | null,
+): number[] {
+  const sorting = (number: number, at: number): number[] => {
+    const day = orders[
+      Math.max(
+        0,
+        lastAt(from_ms, at, (from) => from),
+      )
+    ] ?? [set]
+    return (day[number % day.length] ?? set).filter((place) => set.includes(place))
+  }
+  const order = sorting(pass, fromMs)
+  if ((orders[0]?.length ?? 1) < 2) return order
+  if (set.length < 3) return set
+  const last = beforeMs === null ? null : sorting(pass - 1, beforeMs).at(-1)
+  const [first, second, ...others] = order as [number, number, ...number[]]
+  return first === last ? [second, first, ...others] : order
 }
 
 /** What shows at an instant of a list with hours that began at another; null: nothing is on. */
 export function showingByHours(hours: ListHours, ms: number[], beganMs: number, atMs: number): Piece | null {
   const { run, before } = runAt(hours, ms, beganMs, atMs)
   const set = hours.sets[run.set] ?? []
-  const piece = pieceAt(set, ms, atMs - run.fromMs)
-  if (!piece) return null
-  const place = (turn: number): number => set[(turn + set.length) % set.length] ?? 0
+  const at = (instant: number): Turn | null => pieceAt(hours, set, ms, run.fromMs, instant)
+  const now = at(atMs)
+  if (!now) return null
+  const begins = atMs - now.sinceMs
   return {
-    index: place(piece.turn),
-    sinceMs: piece.sinceMs,
-    leftMs: piece.leftMs,
-    previous: piece.first ? before && lastOf(hours, ms, before, run.fromMs) : place(piece.turn - 1),
-    next: place(piece.turn + 1),
+    index: now.place,
+    sinceMs: now.sinceMs,
+    leftMs: now.leftMs,
+    previous: begins > run.fromMs ? (at(begins - 1)?.place ?? null) : before && lastOf(hours, ms, before, run.fromMs),
+    next: at(atMs + now.leftMs)?.place ?? now.place,
   }
 }
 
 /** The entry that was played to its end there; none after a stretch without any. */
 function lastOf(hours: ListHours, ms: number[], before: Run, endMs: number): number | null {
-  const set = hours.sets[before.set] ?? []
-  const piece = pieceAt(set, ms, endMs - 1 - before.fromMs)
-  return piece === null ? null : (set[piece.turn] ?? null)
+  return pieceAt(hours, hours.sets[before.set] ?? [], ms, before.fromMs, endMs - 1)?.place ?? null
 }
 
 /** When what is on is next another; never where nothing comes. */

@@ -247,6 +247,8 @@ export interface ListHours {
   set: number[]
   /** What plays at the first of these instants, of what began before it. */
   starts: { began_ms: number; from_ms: number; set: number }[]
+  /** Of a list that is shuffled: by day, from when on, the orders of its passes. */
+  orders?: { from_ms: number[]; orders: number[][][] }
 }
 
 /**

@@ -37,6 +37,7 @@ use UpperPane\Core\Site\SurfaceSheet;
 use UpperPane\Core\Surface\Ground;
 use UpperPane\Core\Surface\Legibility;
 use UpperPane\Core\Time\Cycles;
+use UpperPane\Core\Time\Order;
 
 /**
  * What the bench is told of a design: the layout that is looked at with its zones' plans, every scene's line, and what
@@ -365,7 +366,8 @@ final readonly class BenchAnswer
      */
     private function hours(ZonePlan $plan): array
     {
-        if (array_filter($plan->items, static fn (Item $item) => $item->when !== null) === []) {
+        $timed = array_filter($plan->items, static fn (Item $item) => $item->when !== null) !== [];
+        if ((!$timed && $plan->order === Order::Listed) || $plan->cycleMs() === null) {
             return [];
         }
         $zone = $plan->toArray();

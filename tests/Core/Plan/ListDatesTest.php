@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Core\Plan;
 
+use PHPUnit\Framework\Attributes\TestWith;
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Plan\ListDates;
 
@@ -49,15 +50,18 @@ final class ListDatesTest extends TestCase
      * Renewed each day for a month, each from the one before, it plays what one almanac of all these days plays: also
      * what began long before, and though none of them looks back.
      */
-    public function testARenewedOneGoesOn(): void
+    #[TestWith(['listed'])]
+    #[TestWith(['shuffled'])]
+    #[TestWith(['random'])]
+    public function testARenewedOneGoesOn(string $order): void
     {
         $first = self::ms('2026-03-10T00:00:00Z');
         $began = $first - 3 * self::DAY - 12_345;
-        $whole = self::dates('2026-03-10T00:00:00Z', [$began])['z'];
+        $whole = self::dates('2026-03-10T00:00:00Z', [$began], [], $order)['z'];
         $list = $whole;
         for ($day = 1; $day < 30; ++$day) {
             $midnight = gmdate('c', intdiv($first + $day * self::DAY, 1000));
-            $list = self::dates($midnight, [$began], ['z' => self::sealed($list)])['z'];
+            $list = self::dates($midnight, [$began], ['z' => self::sealed($list, $order)], $order)['z'];
             foreach ([0, 7_000, 32_400_000, 32_417_000, 61_200_000, 61_230_000, self::DAY - 1] as $after) {
                 $at = $first + $day * self::DAY + $after;
                 self::assertSame($whole->showing($began, $at), $list->showing($began, $at), "day $day, $after");
@@ -77,9 +81,9 @@ final class ListDatesTest extends TestCase
     }
 
     /** As it comes back from where it lies. */
-    private static function sealed(ListDates $list): ListDates
+    private static function sealed(ListDates $list, string $order): ListDates
     {
-        return ListDates::sealed(self::plan(), ListDates::all(['z' => $list]))['z'];
+        return ListDates::sealed(self::plan($order), ListDates::all(['z' => $list]))['z'];
     }
 
     /**
@@ -88,12 +92,12 @@ final class ListDatesTest extends TestCase
      *
      * @return array<string, ListDates>
      */
-    private static function dates(string $from, array $showing, array $before = []): array
+    private static function dates(string $from, array $showing, array $before = [], string $order = 'listed'): array
     {
         $fromMs = self::ms($from);
 
         return ListDates::ofPlan(
-            self::plan(),
+            self::plan($order),
             $showing,
             new \DateTimeZone('Europe/London'),
             $fromMs,
@@ -103,15 +107,17 @@ final class ListDatesTest extends TestCase
     }
 
     /** @return array<string, mixed> */
-    private static function plan(): array
+    private static function plan(string $order = 'listed'): array
     {
         $when = ['start' => '2026-03-02T09:00:00', 'end' => '17:00', 'rrule' => 'FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR'];
-        $items = array_map(static fn (int $ms) => ['ms' => $ms], self::MS);
+        $items = array_map(static fn (int $ms) => ['entry' => "e$ms", 'ms' => $ms], self::MS);
         $items[2] += ['when' => $when];
 
         return [
             'plan' => 2,
-            'scenes' => ['s' => ['zones' => [['id' => 'z', 'runs_on' => false, 'items' => $items]]]],
+            'scenes' => ['s' => ['zones' => [
+                ['id' => 'z', 'runs_on' => false, 'cycle_ms' => 72_000, 'order' => $order, 'items' => $items],
+            ]]],
             'round' => ['scenes' => [['scene' => 's', 'ms' => null]], 'cycle_ms' => null],
         ];
     }

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Core\Time;
 
 use PHPUnit\Framework\TestCase;
 use UpperPane\Core\Time\Edges;
+use UpperPane\Core\Time\Orders;
 use UpperPane\Core\Time\Timeline;
 
 /** Lists with hours (model §6): walking the edges finds what stepping from entry to entry finds. */
@@ -58,7 +59,9 @@ final class EdgesTest extends TestCase
                 static fn (int $from, int $set) => ['from_ms' => $from, 'value' => $set],
                 $hours['from_ms'],
                 $hours['set'],
-            )));
+            )))->ordered(
+                isset($hours['orders']) ? Orders::of($hours['orders']['from_ms'], $hours['orders']['orders']) : null,
+            );
             foreach ($case['at'] as [$at, $index, $since, $left]) {
                 $run = $edges->run($case['began_ms'], $edges->setAt($case['began_ms']), $at);
                 self::assertSame(

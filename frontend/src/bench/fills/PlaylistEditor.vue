@@ -49,6 +49,11 @@ async function move(entry: Entry, by: number): Promise<void> {
 const timed = computed(() => props.fill.entries.filter((entry) => entry.duration_ms !== null))
 const setAll = (ms: number): void =>
   void design.send(timed.value.map((entry) => ({ do: 'entry.set', ...place(), entry: { ...entry, duration_ms: ms } })))
+const ORDERS = ['listed', 'shuffled', 'random'] as const
+function reorder(event: Event): void {
+  const order = (event.target as HTMLSelectElement).value as (typeof ORDERS)[number]
+  void design.setFill(place().zone, { ...props.fill, order }, `${place().zone}:order`)
+}
 const remove = (entry: Entry): void => void design.send([{ do: 'entry.remove', ...place(), entry: entry.id }])
 /** As in the particulars: what is seldom changed is folded away, and says in a line what it is. */
 const entryParts = (fill: Fill): Section[] =>
@@ -100,6 +105,12 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
       :value="timed[0]?.duration_ms ?? 0"
       :refusal="design.refusal"
       @set="setAll" />
+    <label v-if="fill.entries.length > 1">
+      {{ t('playlist.order') }}
+      <BFormSelect size="sm" :model-value="fill.order ?? 'listed'" @change="reorder">
+        <option v-for="order in ORDERS" :key="order" :value="order">{{ t(`playlist.${order}`) }}</option>
+      </BFormSelect>
+    </label>
     <ol ref="list" class="entries">
       <li v-for="(entry, index) in fill.entries" :key="entry.id" class="entry" :class="{ off: !entry.enabled }" :data-entry="entry.id">
         <button
