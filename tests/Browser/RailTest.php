@@ -31,7 +31,7 @@ final class RailTest extends BrowserCase
         $page->press('Pause', '.time-rail')->press('1×', '.time-rail');
 
         // Ten of 6 s in the minute that is drawn: at random none follows itself, and each pass has all three.
-        $page->click('.pane-face')->choose('Plays', 'at random, nothing twice in a row');
+        $page->click('.pane-face')->choose('Order', 'at random, nothing twice in a row');
         $page->until('another order', static function () use ($page): bool {
             $plays = array_map(
                 static fn ($piece) => (int) $piece->getText(),
@@ -42,7 +42,7 @@ final class RailTest extends BrowserCase
             return array_slice($plays, 0, 9) !== [1, 2, 3, 1, 2, 3, 1, 2, 3] && count($plays) >= 9 && $again === []
                 && array_sum(array_slice($plays, 0, 3)) === 6 && array_sum(array_slice($plays, 3, 3)) === 6;
         });
-        $page->choose('Plays', 'in this order');
+        $page->choose('Order', 'as listed');
         $page->press('Scene …')->choose('Lasts', 'a time')->typeIn('Time', '0:15', Keys::ENTER);
         $page->see('The scene’s end cuts entry 3 of A 3.0 s before its own.', '.time-rail');
         $this->assertAccessible($page);

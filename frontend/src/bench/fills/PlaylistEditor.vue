@@ -140,6 +140,8 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
               :value="entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0"
               :refusal="design.refusal"
               @set="(ms) => set(entry, { duration_ms: ms }, 'duration')" />
+          </div>
+          <div class="field-row">
             <label>
               {{ t('playlist.transition') }}
               <BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)">
