@@ -38,7 +38,8 @@ final class SweepTest extends ApiCase
         self::database()->insert('sign_in_attempt', ['who' => str_repeat('0', 64), 'at_ms' => 1]);
         self::database()->insert('job', ['kind' => 'x', 'payload' => '{}', 'state' => 'done', 'due_ms' => 1]);
         self::database()->insert('job', ['kind' => 'x', 'payload' => '{}', 'state' => 'failed', 'due_ms' => 1]);
-        foreach (['2000-01-01', date('Y-m-d')] as $index => $at) {
+        // An old one, one of today, and one that the next of a surface goes on from.
+        foreach (['2000-01-01', date('Y-m-d'), '2000-01-01'] as $index => $at) {
             self::database()->insert('sealed', [
                 'sha256' => str_repeat((string) $index, 64),
                 'kind' => 'almanac',
@@ -47,6 +48,7 @@ final class SweepTest extends ApiCase
                 'at' => $at,
             ]);
         }
+        self::database()->update('surface', ['almanac' => str_repeat('2', 64)], ['code' => 'ribbon']);
         $dry = $sweep(true);
         self::assertFileExists($loose[0], 'a dry run takes nothing');
         self::assertTrue($media->fileExists($stray));

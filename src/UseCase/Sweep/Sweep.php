@@ -20,7 +20,7 @@ final readonly class Sweep
     private const YOUNG_S = 3600;
     private const DONE_JOBS_S = 7 * 86_400;
     private const TAKEN_S = 30 * 86_400;
-    /** Orders name an almanac for a day; nobody else does. */
+    /** Orders name an almanac for a day; a surface names its last one for the next to go on from. */
     private const UNNAMED_S = 3 * 86_400;
     private const BROWSERS_S = 400 * 86_400;
 
@@ -68,7 +68,8 @@ final readonly class Sweep
             'acts' => $this->rows('act', 'until_ms < ?', 1000 * (time() - self::BROWSERS_S), $dry),
             'almanacs' => $this->rows(
                 'sealed',
-                "kind = 'almanac' AND UNIX_TIMESTAMP(at) * 1000 < ?",
+                "kind = 'almanac' AND UNIX_TIMESTAMP(at) * 1000 < ? "
+                    .'AND sha256 NOT IN (SELECT almanac FROM surface WHERE almanac IS NOT NULL)',
                 1000 * (time() - self::UNNAMED_S),
                 $dry,
             ),

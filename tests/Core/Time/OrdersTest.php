@@ -30,7 +30,7 @@ final class OrdersTest extends TestCase
         self::assertSame($first, self::orders(Order::Random)->toArray()['from_ms'][0]);
     }
 
-    /** Over a week of passes of 25 s: each a permutation of those that are on, and none follows itself. */
+    /** Over two days of passes of 25 s: each a permutation of those that are on, and none follows itself. */
     public function testNothingPlaysTwiceInARow(): void
     {
         $first = self::ms('2026-12-01T00:00:00Z');
@@ -38,7 +38,7 @@ final class OrdersTest extends TestCase
             $last = null;
             $before = null;
             $pairs = [];
-            for ($pass = 0; $pass < 24_192; ++$pass) {
+            for ($pass = 0; $pass < 6912; ++$pass) {
                 $from = $first + 25_000 * $pass;
                 $order = self::orders(Order::Random)->pass($set, $pass, $from, $before);
                 $sorted = $order;

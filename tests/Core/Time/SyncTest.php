@@ -24,8 +24,8 @@ final class SyncTest extends TestCase
     }
 
     /**
-     * With pointers that go on by one at each step: for 300 random groups the joint cycle is the first step at which all
-     * stand at their beginning again, and what no pointer came to is never shown.
+     * With pointers that go on by one at each step: for 300 random groups the joint cycle is the first step at which
+     * all stand at their beginning again, and what no pointer came to is never shown.
      */
     public function testIsWhatPointersCount(): void
     {
