@@ -125,7 +125,7 @@ final class ActsTest extends ApiCase
         $prove($from + 1000, $standby + ['act' => $act['act']]);
         self::assertSame('proven', $state());
         $shown = array_fill_keys(['z-0b0c1d00', 'z-view', 'z-notice', 'z-clock'], null);
-        $ref = $programme['intervals'][0]['plan'];
+        $ref = self::lastOf($programme)['plan'];
         $prove($from + 20_000, ['release' => $ref['release'], 'plan' => $ref['sha256'], 'zones' => $shown]);
         self::assertSame('different', $state(), 'it has not heard of the act');
         $prove($from + 20_000, $standby + ['act' => self::uuid()]);

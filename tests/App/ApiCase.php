@@ -195,6 +195,18 @@ abstract class ApiCase extends KernelTestCase
         return \Symfony\Component\Uid\Uuid::v4()->toRfc4122();
     }
 
+    /**
+     * The last interval of a programme: before it may stand what the demo handed off moments ago, and waits.
+     *
+     * @param array<string, mixed> $programme
+     *
+     * @return array<string, mixed>
+     */
+    protected static function lastOf(array $programme): array
+    {
+        return $programme['intervals'][count($programme['intervals']) - 1];
+    }
+
     /** @return array<string, mixed> what was published at an address */
     protected function read(string $address): array
     {
