@@ -182,6 +182,7 @@ $hours = static function (int $lists): array {
     $zones = array_map(static fn (int $zone) => [
         'id' => "z-$zone",
         'runs_on' => false,
+        'cycle_ms' => 1_019_900,
         'items' => array_map(static function (int $entry) use ($zone): array {
             $from = ($entry * 7 + $zone * 13) % 1380;
             $time = static fn (int $minute): string => sprintf('%02d:%02d', intdiv($minute, 60), $minute % 60);
