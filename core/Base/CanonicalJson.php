@@ -14,19 +14,31 @@ final class CanonicalJson
 {
     public static function encode(mixed $value): string
     {
-        return match (true) {
-            $value === null, is_bool($value), is_int($value) => json_encode($value, \JSON_THROW_ON_ERROR),
-            is_string($value) => self::text($value),
-            $value instanceof \stdClass => self::object((array) $value),
-            is_array($value) && array_is_list($value) => '['.implode(',', array_map(self::encode(...), $value)).']',
-            is_array($value) => self::object($value),
-            default => throw new \LogicException('Canonical JSON holds no '.get_debug_type($value).'.'),
-        };
+        $text = '';
+        self::write($value, $text);
+
+        return $text;
     }
 
     public static function sha256(mixed $value): string
     {
         return hash('sha256', self::encode($value));
+    }
+
+    /** Behind what is written already: an almanac has 16 MB, which would lie there once for every level. */
+    private static function write(mixed $value, string &$text): void
+    {
+        if ($value === null || is_bool($value) || is_int($value)) {
+            $text .= json_encode($value, \JSON_THROW_ON_ERROR);
+        } elseif (is_string($value)) {
+            $text .= self::text($value);
+        } elseif (is_array($value) && array_is_list($value)) {
+            self::list($value, $text);
+        } elseif (is_array($value) || $value instanceof \stdClass) {
+            self::object((array) $value, $text);
+        } else {
+            throw new \LogicException('Canonical JSON holds no '.get_debug_type($value).'.');
+        }
     }
 
     private static function text(string $value): string
@@ -37,18 +49,28 @@ final class CanonicalJson
         );
     }
 
+    /** @param list<mixed> $values */
+    private static function list(array $values, string &$text): void
+    {
+        $text .= '[';
+        foreach ($values as $index => $value) {
+            $text .= $index === 0 ? '' : ',';
+            self::write($value, $text);
+        }
+        $text .= ']';
+    }
+
     /** @param array<array-key, mixed> $members */
-    private static function object(array $members): string
+    private static function object(array $members, string &$text): void
     {
         $keys = array_map(strval(...), array_keys($members));
         usort($keys, static fn (string $a, string $b) => strcmp(self::utf16($a), self::utf16($b)));
-
-        return '{'.
-            implode(
-                ',',
-                array_map(static fn (string $key) => self::text($key).':'.self::encode($members[$key]), $keys),
-            ).
-            '}';
+        $text .= '{';
+        foreach ($keys as $index => $key) {
+            $text .= ($index === 0 ? '' : ',').self::text($key).':';
+            self::write($members[$key], $text);
+        }
+        $text .= '}';
     }
 
     private static function utf16(string $key): string
