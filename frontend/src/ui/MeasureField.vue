@@ -52,7 +52,7 @@ function reset(): void {
         :id="id"
         v-model="typed"
         class="measure"
-        inputmode="decimal"
+        :inputmode="unit === 's' ? undefined : 'decimal'"
         @focus="enter"
         @blur="leave"
         :disabled="disabled"
