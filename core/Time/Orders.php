@@ -10,13 +10,10 @@ namespace UpperPane\Core\Time;
  */
 final readonly class Orders
 {
-    public const RANDOM = 8;
+    private const RANDOM = 8;
 
-    /**
-     * @param list<int>             $from   when the days begin, rising
-     * @param list<list<list<int>>> $orders of each day: the places of all entries, one order or several
-     */
-    private function __construct(private array $from, private array $orders)
+    /** @param Timeline<list<list<int>>> $days of each day: the places of all entries, one order or several */
+    private function __construct(private Timeline $days)
     {
     }
 
@@ -26,7 +23,11 @@ final readonly class Orders
      */
     public static function of(array $from, array $orders): self
     {
-        return new self($from, $orders);
+        return new self(Timeline::of(array_map(
+            static fn (int $ms, array $day) => ['from_ms' => $ms, 'value' => $day],
+            $from,
+            $orders,
+        )));
     }
 
     /**
@@ -46,7 +47,7 @@ final readonly class Orders
                 : [self::sorted("$playlist/$day/", $entries)];
         }
 
-        return new self($days, $orders);
+        return self::of($days, $orders);
     }
 
     /**
@@ -62,8 +63,11 @@ final readonly class Orders
     public function pass(array $set, int $number, int $fromMs, ?int $before): array
     {
         $order = $this->sorting($set, $number, $fromMs);
-        if (count($this->orders[0] ?? []) < 2 || count($set) < 3) {
-            return count($this->orders[0] ?? []) < 2 ? $order : $set;
+        if (count($this->day($fromMs)) < 2) {
+            return $order;
+        }
+        if (count($set) < 3) {
+            return $set;
         }
         $last = $before === null ? null : $this->sorting($set, $number - 1, $before)[count($set) - 1];
 
@@ -73,7 +77,7 @@ final readonly class Orders
     /** @return array{from_ms: list<int>, orders: list<list<list<int>>>} */
     public function toArray(): array
     {
-        return ['from_ms' => $this->from, 'orders' => $this->orders];
+        return ['from_ms' => $this->days->from(), 'orders' => $this->days->values()];
     }
 
     /**
@@ -83,13 +87,15 @@ final readonly class Orders
      */
     private function sorting(array $set, int $number, int $fromMs): array
     {
-        $day = 0;
-        foreach ($this->from as $index => $from) {
-            $day = $from <= $fromMs ? $index : $day;
-        }
-        $orders = $this->orders[$day];
+        $orders = $this->day($fromMs);
 
         return array_values(array_intersect($orders[$number % count($orders)], $set));
+    }
+
+    /** @return list<list<int>> of the day on which a pass begins; before the first day those of it */
+    private function day(int $ms): array
+    {
+        return $this->days->at($ms) ?? $this->days->values()[0];
     }
 
     /**
