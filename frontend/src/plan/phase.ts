@@ -74,6 +74,14 @@ export function showingAt(
   return { ...piece, previous, next: another(piece.next), enters: previous !== null }
 }
 
+/** Which item of a zone shows, t ms after it began, at an instant: by its hours where it has some. */
+export const showingNow = (
+  zone: Pick<ZonePlan, 'cycle_ms' | 'items'>,
+  hours: ListHours | undefined,
+  tMs: number,
+  nowMs: number,
+): Showing | null => (hours ? showingAt(zone, hours, nowMs - tMs, nowMs) : showing(zone, tMs))
+
 const lengths = new WeakMap<object, number[]>()
 function lengthsOf(items: readonly { ms: number | null }[]): number[] {
   const known = lengths.get(items) ?? items.map((item) => item.ms ?? 0)

@@ -2,7 +2,7 @@ import { boxesOf, drawItem, letText, moveTicker, tick, type MediaUrl } from './d
 import { drawEdge, showShare } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
-import { showing, showingAt } from './phase'
+import { showingNow } from './phase'
 import { hush } from './standIns'
 import { steerVideo } from './steerVideo'
 import { enter, entersForMs, settle } from './transitions'
@@ -87,9 +87,8 @@ export class StageZone {
     return item.entry
   }
 
-  private showing(tMs: number, at: Now): ReturnType<typeof showingAt> {
-    const hours = at.lists[this.plan.id]
-    return hours ? showingAt(this.plan, hours, at.ms - tMs, at.ms) : showing(this.plan, tMs)
+  private showing(tMs: number, at: Now): ReturnType<typeof showingNow> {
+    return showingNow(this.plan, at.lists[this.plan.id], tMs, at.ms)
   }
 
   /** Where nothing of a list is on, what lies under the zone is seen. */

@@ -9,6 +9,7 @@ use UpperPane\App\Adapter\Published;
 use UpperPane\App\Adapter\Unwritten;
 use UpperPane\App\Entity\HandOff;
 use UpperPane\App\Entity\Player;
+use UpperPane\App\Entity\ProgrammeRow;
 use UpperPane\App\Entity\Release;
 use UpperPane\App\Entity\ReleasePlan;
 use UpperPane\App\Repository\Players;
@@ -66,8 +67,11 @@ final readonly class PublishOrders
             );
             $this->entities->flush();
         }
-        $order === null || $this->pack($order);
         $programme = $order?->programme;
+        $read = $programme === null ? null : Programme::read($programme->content);
+        $plans = $order === null ? [] : $this->plans($order, $read);
+        $this->packPlans($plans);
+        $programme === null || $read === null || $this->packProgramme($programme, $read);
         $this->published->order($player->ordersKey, [
             'orders' => self::VERSION,
             'number' => $player->ordersNumber,
@@ -78,8 +82,8 @@ final readonly class PublishOrders
                         'sha256' => $programme->sha256,
                         'url' => "/released/{$programme->folder}/programme.json",
                     ],
-            'sheets' => $order === null ? [] : (object) $this->sheets($order),
-            'almanac' => $this->almanac($player, $order),
+            'sheets' => $order === null ? [] : (object) $this->sheets($plans),
+            'almanac' => $this->almanac($player, $read, $plans),
             'acts' => '/orders/'.PublishActs::PREFIX."{$player->surface->site->actsKey}.json",
             'surface' => $player->surface->name,
         ]);
@@ -88,14 +92,14 @@ final readonly class PublishOrders
     /**
      * The same one all day; every worker writes orders again each minute, so that it is renewed behind midnight.
      *
+     * @param list<ReleasePlan> $plans
+     *
      * @return array{sha256: string, url: string}
      *
      * @throws Unwritten
      */
-    private function almanac(Player $player, ?HandOff $order): array
+    private function almanac(Player $player, ?Programme $programme, array $plans): array
     {
-        $programme = $order?->programme === null ? null : Programme::read($order->programme->content);
-        $plans = $order === null ? [] : $this->plans($order);
         ['sha256' => $sha256, 'folder' => $folder, 'content' => $content] =
             $this->almanacs->of($player->surface, $programme, $plans);
         $this->published->pack($folder, ['almanac.json' => $content], []);
@@ -104,15 +108,17 @@ final readonly class PublishOrders
     }
 
     /**
+     * @param list<ReleasePlan> $plans
+     *
      * @return array<string, array<string, array{sha256: string, url: string}>> by the hash of the plan and the key that
      *     it names; none for plans that were sealed before there were keys
      *
      * @throws Unwritten
      */
-    private function sheets(HandOff $order): array
+    private function sheets(array $plans): array
     {
         $drawn = array_filter(
-            $this->plans($order),
+            $plans,
             static fn (ReleasePlan $plan) => ($plan->plan['sheet'] ?? '') === DataSheet::KEY,
         );
         if ($drawn === []) {
@@ -128,36 +134,36 @@ final readonly class PublishOrders
         return array_fill_keys(array_column($drawn, 'sha256'), $named);
     }
 
-    /** @throws Unwritten */
-    private function pack(HandOff $order): void
+    /**
+     * @param list<ReleasePlan> $plans
+     *
+     * @throws Unwritten
+     */
+    private function packPlans(array $plans): void
     {
-        foreach ($this->plans($order) as $plan) {
+        foreach ($plans as $plan) {
             $this->published->pack(
                 $plan->folder,
                 ['plan.json' => $this->sealed->plan($plan)],
                 $plan->plan['media'],
             );
         }
-        if ($order->programme === null) {
-            return;
-        }
-        $idle = Programme::read($order->programme->content)->idle;
-        if ($idle !== null) {
-            $card = $this->sealed->kept($idle->sha256);
+    }
+
+    /** @throws Unwritten */
+    private function packProgramme(ProgrammeRow $row, Programme $programme): void
+    {
+        if ($programme->idle !== null) {
+            $card = $this->sealed->kept($programme->idle->sha256);
             $this->published->pack($card['folder'], ['plan.json' => $card['content']], []);
         }
-        $this->published->pack(
-            $order->programme->folder,
-            ['programme.json' => $this->sealed->programme($order->programme)],
-            [],
-        );
+        $this->published->pack($row->folder, ['programme.json' => $this->sealed->programme($row)], []);
     }
 
     /** @return non-empty-list<ReleasePlan> of all that its programme names: what waited for its instant too */
-    private function plans(HandOff $order): array
+    private function plans(HandOff $order, ?Programme $programme): array
     {
         $plans = [$this->plan($order)];
-        $programme = $order->programme === null ? null : Programme::read($order->programme->content);
         foreach ($programme->intervals ?? [] as $interval) {
             $release = $interval->plan->release === null ? null : $this->releases->byId($interval->plan->release);
             if ($release !== null && $release->id !== $order->release->id) {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useI18n } from 'vue-i18n'
 import { edgeAfter } from '../../plan/edges'
-import { showing, showingAt } from '../../plan/phase'
+import { showingNow } from '../../plan/phase'
 import type { ZonePlan } from '../../plan/types'
 import { useUploads } from '../../stock/uploads'
 import { fillWords } from '../../ui/fillWords'
@@ -37,7 +37,7 @@ function pieces(plan: ZonePlan): Piece[] {
   }
   const all: Piece[] = []
   for (let at = 0; at < props.toMs - props.fromMs && all.length < MOST;) {
-    const now = hours ? showingAt(plan, hours, design.beganMs, design.beganMs + at) : showing(plan, at)
+    const now = showingNow(plan, hours, at, design.beganMs + at)
     const ms = now ? (now.leftMs ?? Infinity) : edgeAfter(hours, design.beganMs + at) - design.beganMs - at
     const to = Math.min(props.toMs, props.fromMs + at + ms)
     if (now) all.push({ from: share(props.fromMs + at), to: share(to), word: wordOf(plan, now.index) })

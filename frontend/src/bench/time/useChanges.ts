@@ -1,5 +1,5 @@
 import type { ZonePlan } from '../../plan/types'
-import { showing, showingAt } from '../../plan/phase'
+import { showingNow } from '../../plan/phase'
 import { useDesign } from '../store/design'
 
 interface Turn {
@@ -10,10 +10,8 @@ interface Turn {
 /** When anything in the open scene is next another, and was before; counted from the scene's beginning. */
 export function useChanges(): { next: (tMs: number) => number | null; previous: (tMs: number) => number | null } {
   const design = useDesign()
-  const turn = (plan: ZonePlan, tMs: number): Turn | null => {
-    const hours = design.documents[plan.id]?.hours
-    return hours ? showingAt(plan, hours, design.beganMs, design.beganMs + tMs) : showing(plan, tMs)
-  }
+  const turn = (plan: ZonePlan, tMs: number): Turn | null =>
+    showingNow(plan, design.documents[plan.id]?.hours, tMs, design.beganMs + tMs)
   const turns = (tMs: number): Turn[] => design.plans.flatMap((plan) => turn(plan, tMs) ?? [])
   return {
     next: (tMs) => {
