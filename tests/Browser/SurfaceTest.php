@@ -23,6 +23,9 @@ final class SurfaceTest extends BrowserCase
             ->typeIn('Diagonal', '54.61')
             ->choose('It hangs', 'portrait');
         $page->see('1080 × 1920 px', '.new-facts');
+        $page->choose('It hangs', 'landscape')->see('1920 × 1080 px', '.new-facts');
+        $page->typeIn('Diagonal', WebDriverKeys::BACKSPACE)->gone('.figures .computed');
+        $page->choose('It hangs', 'portrait')->typeIn('Diagonal', '54.61')->see('1080 × 1920 px', '.new-facts');
         self::assertSame(
             '90',
             $page->field('Turned')->getAttribute('value'),

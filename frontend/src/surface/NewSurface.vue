@@ -39,8 +39,13 @@ const { resolved, error: unresolved } = useResolved(() => shape.value)
 const unclaimed = provideRefusal(computed(() => unresolved.value ?? error.value))
 
 watch(shape, () => void (questions.value = []))
-watch(portrait, (stands) => {
-  if (way.value !== 'wall' && figures.value) rotation.value = stands === figures.value.native[1] > figures.value.native[0] ? 0 : 90
+/** Said before the figures were there: it waits for them. */
+let unsaid = false
+watch([portrait, figures], ([stands, known], [stood]) => {
+  unsaid ||= stands !== stood
+  if (!unsaid || way.value === 'wall' || !known) return
+  unsaid = false
+  rotation.value = stands === known.native[1] > known.native[0] ? 0 : 90
 })
 
 async function make(sure: boolean): Promise<void> {
