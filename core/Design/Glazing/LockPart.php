@@ -67,7 +67,10 @@ final readonly class LockPart implements DesignCommand
                 $at->scene->withLayout($this->turned, $at->layout->withLock($this->part, $this->locked)),
             ),
             [new self($this->scene, $this->turned, $this->part, $was, true), ...$sized->inverse ?? []],
-            $sized->reads ?? Scopes::of(),
+            // What is locked at its px depends on what it came to.
+            ($sized->reads ?? Scopes::of())->and(
+                $sized === null ? Scopes::of() : Scopes::of($before->rect($split->id()), $before->rect($this->part)),
+            ),
             ($sized->writes ?? Scopes::of())->and(Scopes::of($before->part($this->part))),
             isset($document->zones[$this->part]) ? ['letter' => $document->zone($this->part)->letter()] : [],
         );
