@@ -67,6 +67,13 @@ final class Designs
             ],
             [
                 'surface' => 'cafe',
+                'id' => TodayAtTheCafe::ID,
+                'name' => 'Today at the café',
+                'commands' => TodayAtTheCafe::commands($media),
+                'release' => false,
+            ],
+            [
+                'surface' => 'cafe',
                 'id' => DayOnTheLake::ID,
                 'name' => 'A day on the lake',
                 'commands' => DayOnTheLake::commands($media),

@@ -575,6 +575,22 @@ return [
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill; under art a colour is enough. Or merge it with a neighbour.'],
     'text.nothing' => ['The text of {letter} has no words yet.', 'Write them, or remove the zone.'],
+    'sync.circle' => [
+        '{letter} cannot go in step with {leader}, which goes in step with {letter}.',
+        'Let {leader} go by itself first.',
+    ],
+    'sync.no_leader' => [
+        '{letter} is to go in step with another zone, which is not in this scene or shows no list: it goes by itself.',
+        'Give its leader a list, or let it go by itself.',
+    ],
+    'sync.entry_not_reached' => [
+        'Entry {place} of {letter} is never shown: no step of its leader reaches it.',
+        'Let it wrap round, take the entry out, or give its leader more.',
+    ],
+    'playlist.nothing_between' => [
+        'All entries of {letter} lie between others, and there are none: nothing shows.',
+        'Let at least one of them lie among the others.',
+    ],
     'sync.never_shown' => [
         'Entry {entry} of {zone} is never shown: its leader has fewer.',
         'Let it wrap round, take the entry out, or give the leader one more.',

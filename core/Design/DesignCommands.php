@@ -36,6 +36,7 @@ final class DesignCommands
         Zones\SetFill::class,
         Zones\BeginFill::class,
         Zones\RunOn::class,
+        Zones\FollowZone::class,
         Zones\ExchangeZone::class,
         Zones\CopyZone::class,
         Glazing\SplitPane::class,

@@ -83,6 +83,7 @@ final class Differences
                     'name' => $before->name() !== $zone->name(),
                     'fill' => $before->fill()->toArray() !== $zone->fill()->toArray(),
                     'runs_on' => $before->runsOn() !== $zone->runsOn(),
+                    'follows' => $before->follow()?->toArray() !== $zone->follow()?->toArray(),
                 ] as $field => $isOther
             ) {
                 $lines = $isOther ? [...$lines, $line($zone, $field)] : $lines;

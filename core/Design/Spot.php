@@ -86,6 +86,11 @@ final class Spot
         return Scope::of('zones', $id, 'runs_on');
     }
 
+    public static function follows(string $id): Scope
+    {
+        return Scope::of('zones', $id, 'follows');
+    }
+
     public static function fill(string $id): Scope
     {
         return Scope::of('zones', $id, 'fill');

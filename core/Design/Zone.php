@@ -17,12 +17,14 @@ use UpperPane\Core\Design\Fill\MediaFill;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 
 /**
- * A zone of a design: its letter for life, an optional name, what it shows, and whether it runs on from the site's
- * midnight instead of starting with its scene. A zone from the store is read when it is asked for: an edit of one among
- * eight hundred should not pay for the others.
+ * A zone of a design: its letter for life, an optional name, what it shows, whether it runs on from the site's midnight
+ * instead of starting with its scene, and which other it is in step with. A zone from the store is read when it is
+ * asked for: an edit of one among eight hundred should not pay for the others.
  */
 final class Zone
 {
+    private const KEYS = ['name', 'runs_on', 'follows', 'fill'];
+
     /** @param ?string $json as stored; null when the values below hold */
     private function __construct(
         public readonly string $id,
@@ -31,6 +33,7 @@ final class Zone
         private string $name = '',
         private bool $runsOn = false,
         private ?Fill $fill = null,
+        private ?Follow $follow = null,
     ) {
     }
 
@@ -42,34 +45,18 @@ final class Zone
     /** @throws Refusal with the place of the first fault; `zone.letter` for what is no letter */
     public static function parse(string $id, Input $input): self
     {
-        $input->keys(['letter', 'name', 'runs_on', 'fill']);
+        $input->keys(['letter', ...self::KEYS]);
         $letter = $input->text('letter', 4, 1);
         Letters::index($letter) ??
             throw Refusal::because('zone.letter', $input->pathTo('letter'), ['letter' => $letter]);
 
-        return new self(
-            $id,
-            null,
-            $letter,
-            $input->text('name', 80),
-            $input->has('runs_on') && $input->bool('runs_on'),
-            FillReader::read($input->child('fill')),
-        );
+        return self::written($id, $letter, $input);
     }
 
     /** One that will get its letter when it comes into a design. */
     public static function unlettered(string $id, Input $input): self
     {
-        $input->keys(['name', 'runs_on', 'fill']);
-
-        return new self(
-            $id,
-            null,
-            '',
-            $input->text('name', 80),
-            $input->has('runs_on') && $input->bool('runs_on'),
-            FillReader::read($input->child('fill')),
-        );
+        return self::written($id, '', $input->keys(self::KEYS));
     }
 
     /** @param string $json from {@see toJson()} */
@@ -98,25 +85,50 @@ final class Zone
         return $this->read()->fill ?? throw new \LogicException('A zone has a fill.');
     }
 
+    /** The zone that it is in step with; null: it goes by its own durations. */
+    public function follow(): ?Follow
+    {
+        return $this->read()->follow;
+    }
+
     public function withFill(Fill $fill): self
     {
-        return new self($this->id, null, $this->letter(), $this->name, $this->runsOn, $fill);
+        $copy = $this->unstored();
+        $copy->fill = $fill;
+
+        return $copy;
     }
 
     public function withName(string $name): self
     {
-        return new self($this->id, null, $this->letter(), $name, $this->runsOn, $this->fill);
+        $copy = $this->unstored();
+        $copy->name = $name;
+
+        return $copy;
     }
 
     public function withRunsOn(bool $runsOn): self
     {
-        return new self($this->id, null, $this->letter(), $this->name, $runsOn, $this->fill);
+        $copy = $this->unstored();
+        $copy->runsOn = $runsOn;
+
+        return $copy;
+    }
+
+    public function following(?Follow $follow): self
+    {
+        $copy = $this->unstored();
+        $copy->follow = $follow;
+
+        return $copy;
     }
 
     /** The same zone as another one, with an id and a letter of its own. */
     public function copiedAs(string $id, string $letter): self
     {
-        return new self($id, null, $letter, $this->name(), $this->runsOn, $this->fill);
+        $read = $this->read();
+
+        return new self($id, null, $letter, $read->name, $read->runsOn, $read->fill, $read->follow);
     }
 
     /** Whether it refers to a medium or another thing by this id. */
@@ -155,13 +167,37 @@ final class Zone
     public function toArray(): array
     {
         return ['letter' => $this->letter(), 'name' => $this->name] +
-            ($this->runsOn ? ['runs_on' => true] : []) + ['fill' => $this->fill()->toArray()];
+            ($this->runsOn ? ['runs_on' => true] : []) +
+            ($this->follow === null ? [] : ['follows' => $this->follow->toArray()]) +
+            ['fill' => $this->fill()->toArray()];
     }
 
     public function toJson(): string
     {
         return $this->json ??
             json_encode($this->toArray(), \JSON_THROW_ON_ERROR | \JSON_UNESCAPED_UNICODE | \JSON_UNESCAPED_SLASHES);
+    }
+
+    private static function written(string $id, string $letter, Input $input): self
+    {
+        return new self(
+            $id,
+            null,
+            $letter,
+            $input->text('name', 80),
+            $input->has('runs_on') && $input->bool('runs_on'),
+            FillReader::read($input->child('fill')),
+            $input->has('follows') ? Follow::parse($input->child('follows')) : null,
+        );
+    }
+
+    /** The same, to be changed: what is stored of it holds no more. */
+    private function unstored(): self
+    {
+        $copy = clone $this->read();
+        $copy->json = null;
+
+        return $copy;
     }
 
     private function read(): self
@@ -173,11 +209,12 @@ final class Zone
                 $path,
                 fn () => self::parse($this->id, Input::of(json_decode($json, true, 128, \JSON_THROW_ON_ERROR), $path)),
             );
-            [$this->letter, $this->name, $this->runsOn, $this->fill] = [
+            [$this->letter, $this->name, $this->runsOn, $this->fill, $this->follow] = [
                 $read->letter,
                 $read->name,
                 $read->runsOn,
                 $read->fill,
+                $read->follow,
             ];
         }
 

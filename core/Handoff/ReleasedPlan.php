@@ -7,8 +7,8 @@ namespace UpperPane\Core\Handoff;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Plan\ListDates;
 use UpperPane\Core\Plan\RoundPlan;
-use UpperPane\Core\Time\Pieces;
 use UpperPane\Core\Time\Timeline;
+use UpperPane\Core\Time\Turn;
 
 /**
  * A plan as a release sealed it, read for what shows at an instant. Plans of version 1 had one scene, without a length,
@@ -17,9 +17,7 @@ use UpperPane\Core\Time\Timeline;
 final readonly class ReleasedPlan
 {
     /**
-     * @param array<string,
-     *     list<array{id: string, letter: string, runs_on: bool, entries: list<string>, pieces: Pieces}>> $zones by
-     *     scene
+     * @param array<string, array<string, ReleasedZone>> $zones by scene
      * @param Timeline<int> $days the midnights that hold
      * @param array<string, ListDates> $lists that have hours, by zone
      */
@@ -45,12 +43,12 @@ final readonly class ReleasedPlan
 
             return new self(
                 RoundPlan::of([['scene' => $scene, 'ms' => null]]),
-                [$scene => array_map(self::zone(...), $input->list('zones'))],
+                [$scene => self::zones($input->list('zones'))],
                 Timeline::of([['from_ms' => 0, 'value' => 0]]),
             );
         }
         $zones = array_map(
-            static fn (Input $scene) => array_map(self::zone(...), $scene->list('zones')),
+            static fn (Input $scene) => self::zones($scene->list('zones')),
             $input->child('scenes')->members(),
         );
         $days = $today ?? array_map(static fn (Input $day) => $day->asInt(0, \PHP_INT_MAX), $input->list('days'));
@@ -75,34 +73,54 @@ final readonly class ReleasedPlan
      */
     public function at(int $atMs, int $startMs): array
     {
-        $now = $this->round->at($atMs - $startMs);
+        return array_map(
+            static fn (array $zone) => ['letter' => $zone['letter'], 'entry' => $zone['entry']],
+            $this->turns($atMs, $startMs),
+        );
+    }
+
+    /**
+     * The same, and how long it has shown it and will.
+     *
+     * @return array<string, array{letter: string, entry: ?string, turn: ?Turn}> by zone
+     */
+    public function turns(int $atMs, int $startMs): array
+    {
+        $zones = $this->zones[$this->round->at($atMs - $startMs)['scene']] ?? [];
+        $sceneMs = $this->round->at($atMs - $startMs)['since_ms'];
         $shown = [];
-        foreach ($this->zones[$now['scene']] ?? [] as $zone) {
-            $since = $zone['runs_on'] ? $atMs - ($this->days->at($atMs) ?? 0) : $now['since_ms'];
-            $list = $this->lists[$zone['id']] ?? null;
-            $piece = $list === null ? $zone['pieces']->at($since) : $list->showing($atMs - $since, $atMs);
-            $shown[$zone['id']] = [
-                'letter' => $zone['letter'],
-                'entry' => $piece === null ? null : $zone['entries'][$piece['index']],
+        foreach ($zones as $id => $zone) {
+            $leader = $zones[$zone->leader()] ?? null;
+            $turn = $leader === null
+                ? $this->turn($zone, $sceneMs, $atMs)
+                : $zone->following($this->turn($leader, $sceneMs, $atMs), $this->lists[$id] ?? null, $atMs);
+            $shown[$id] = [
+                'letter' => $zone->letter,
+                'entry' => $turn === null ? null : $zone->entry($turn->index),
+                'turn' => $turn,
             ];
         }
 
         return $shown;
     }
 
-    /** @return array{id: string, letter: string, runs_on: bool, entries: list<string>, pieces: Pieces} */
-    private static function zone(Input $zone): array
+    private function turn(ReleasedZone $zone, int $sceneMs, int $atMs): ?Turn
     {
-        $items = $zone->child('cycle_ms')->isNull() ? [] : $zone->list('items');
+        $since = $zone->runsOn ? $atMs - ($this->days->at($atMs) ?? 0) : $sceneMs;
+        $list = $this->lists[$zone->id] ?? null;
 
-        return [
-            'id' => $zone->id('id'),
-            'letter' => $zone->text('letter', 4),
-            'runs_on' => $zone->has('runs_on') && $zone->bool('runs_on'),
-            'entries' => array_map(static fn (Input $item) => $item->text('entry', 64), $items),
-            'pieces' => Pieces::of(
-                array_map(static fn (Input $item) => $item->int('ms', 1, \PHP_INT_MAX), $items),
-            ),
-        ];
+        return $list === null ? $zone->turn($since) : $list->turn($atMs - $since, $atMs);
+    }
+
+    /**
+     * @param list<Input> $zones
+     *
+     * @return array<string, ReleasedZone> by id
+     */
+    private static function zones(array $zones): array
+    {
+        $read = array_map(ReleasedZone::read(...), $zones);
+
+        return array_combine(array_map(static fn (ReleasedZone $zone) => $zone->id, $read), $read);
     }
 }

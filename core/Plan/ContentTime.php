@@ -16,6 +16,7 @@ use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Picture\MediaShelf;
 use UpperPane\Core\Text\Setting\ReadingTime;
 use UpperPane\Core\Time\Order;
+use UpperPane\Core\Time\Sequence;
 
 /** How long things take by themselves (model §6), without drawing them. */
 final readonly class ContentTime
@@ -58,34 +59,86 @@ final readonly class ContentTime
         return $entry->durationMs ?? ($this->ofFill($entry->fill) ?? self::PLAIN_MS);
     }
 
-    /** One round of a fill in ms; null when it shows one thing for as long as it lasts. */
+    /** One pass of a fill in ms; null when it shows one thing for as long as it lasts. */
     public function cycle(Fill $fill): ?int
     {
-        $enabled = $fill instanceof PlaylistFill ? $fill->enabled() : [];
+        $enabled = $fill instanceof PlaylistFill ? $fill->shown() : [];
 
-        return $enabled === [] ? null : array_sum(array_map($this->ofEntry(...), $enabled));
+        return $fill instanceof PlaylistFill && $enabled !== [] ? $this->sequence($fill, $enabled)->cycleMs() : null;
     }
 
     /**
-     * What its zones show in turn, entry by entry, by zone: of those that begin with the scene, in the order in which
-     * they are listed, and whose entries are on at all hours.
+     * What its zones show in turn, step by step, by zone: of those that begin with the scene, in the order in which
+     * they are listed, and whose entries are on at all hours. The place of an entry is one among those that are shown.
      *
-     * @return array<string, list<int>> in ms
+     * @return array<string, list<array{place: ?int, ms: int}>>
      */
     public function lanes(Design $design, Scene $scene): array
     {
         $lanes = [];
         foreach ($scene->zones() as $id) {
-            $zone = $design->zones[$id] ?? null;
-            $fill = $zone?->fill();
-            $isListed = $fill instanceof PlaylistFill && $fill->order === Order::Listed && !$zone?->runsOn();
-            $entries = $isListed ? $fill->enabled() : [];
-            if ($entries !== [] && array_filter($entries, static fn (Entry $entry) => $entry->when !== null) === []) {
-                $lanes[$id] = array_map($this->ofEntry(...), $entries);
+            $steps = $this->isSteady($design, $id) ? InStep::of($design, $id, $scene->zones(), $this) : null;
+            if ($steps !== null && $this->isSteady($design, $steps->leader)) {
+                $lanes[$id] = $this->following($design->zone($id)->fill(), $steps);
+                continue;
+            }
+            $fill = ($design->zones[$id] ?? null)?->fill();
+            if ($fill instanceof PlaylistFill && $fill->shown() !== [] && $this->isSteady($design, $id)) {
+                $lanes[$id] = $this->turns($fill);
             }
         }
 
         return $lanes;
+    }
+
+    /** @return list<array{place: int, ms: int}> of one pass */
+    public function turns(PlaylistFill $fill): array
+    {
+        $sequence = $this->sequence($fill, $fill->shown());
+        $turns = [];
+        foreach ($sequence->stepsMs() as $step => $ms) {
+            $turns[] = ['place' => $sequence->place($step), 'ms' => $ms];
+        }
+
+        return $turns;
+    }
+
+    /** @return list<array{place: ?int, ms: int}> of one joint cycle */
+    public function following(Fill $fill, InStep $steps): array
+    {
+        $own = $fill instanceof PlaylistFill && $fill->shown() !== []
+            ? $this->sequence($fill, $fill->shown())
+            : null;
+
+        return array_map(
+            static fn (array $turn) => [
+                'place' => $turn['place'] === null ? null : ($own?->place($turn['place']) ?? 0),
+                'ms' => $turn['ms'],
+            ],
+            $steps->turns($own?->count() ?? 1),
+        );
+    }
+
+    private function isSteady(Design $design, string $id): bool
+    {
+        $zone = $design->zones[$id] ?? null;
+        $fill = $zone?->fill();
+        $enabled = $fill instanceof PlaylistFill ? $fill->enabled() : [];
+
+        return $zone?->runsOn() === false
+            && (!$fill instanceof PlaylistFill || $fill->order === Order::Listed || $fill->isMixed())
+            && array_filter($enabled, static fn (Entry $entry) => $entry->when !== null) === [];
+    }
+
+    /** @param list<Entry> $enabled */
+    private function sequence(PlaylistFill $fill, array $enabled): Sequence
+    {
+        return Sequence::of(
+            array_map($this->ofEntry(...), $enabled),
+            array_keys($enabled),
+            array_map(static fn (Entry $entry) => $entry->between && !$entry->alone, $enabled),
+            $fill->after,
+        );
     }
 
     /**
@@ -95,7 +148,7 @@ final readonly class ContentTime
     public function ofScene(Design $design, Scene $scene): ?int
     {
         $cycle = fn (string $zone): int => isset($design->zones[$zone])
-            ? $this->cycle($design->zones[$zone]->fill()) ?? 0
+            ? $this->ofZone($design, $zone, $scene->zones()) ?? 0
             : 0;
 
         return match ($scene->length->kind) {
@@ -104,5 +157,16 @@ final readonly class ContentTime
             LengthKind::Leader => $cycle($scene->length->leader) ?: self::PLAIN_MS,
             LengthKind::Longest => max([0, ...array_map($cycle, $scene->zones())]) ?: self::PLAIN_MS,
         };
+    }
+
+    /** @param list<string> $there */
+    private function ofZone(Design $design, string $zone, array $there): ?int
+    {
+        $fill = $design->zone($zone)->fill();
+        $steps = InStep::of($design, $zone, $there, $this);
+
+        return $steps === null
+            ? $this->cycle($fill)
+            : $steps->cycleMs($fill instanceof PlaylistFill ? $this->sequence($fill, $fill->shown())->count() : 1);
     }
 }

@@ -31,6 +31,7 @@ final readonly class Item
      * @param list<SubItem>        $parts of rows, over its own drawing
      * @param ?When                $when days and hours of the entry; null: always
      * @param bool                 $alone whether it is shown instead of all others then
+     * @param bool                 $between whether it lies between the others
      * @param bool                 $past  whether those days and hours are over for good
      * @param ?bool                $over whether the medium's last day is over; null when it ends beyond the horizon
      */
@@ -55,6 +56,7 @@ final readonly class Item
         public ?When $when = null,
         public bool $alone = false,
         public bool $past = false,
+        public bool $between = false,
     ) {
     }
 
@@ -66,6 +68,11 @@ final readonly class Item
     public function onlyOn(?When $when, bool $alone, bool $past): self
     {
         return $this->with(['when' => $when, 'alone' => $alone, 'past' => $past]);
+    }
+
+    public function between(bool $between): self
+    {
+        return $this->with(['between' => $between]);
     }
 
     /** @param list<SubItem> $parts */
@@ -125,7 +132,7 @@ final readonly class Item
             'ms' => $this->ms,
             'transition' => $this->transition?->toArray() ?? ['kind' => 'cut', 'ms' => 0],
         ] + ($this->when === null ? [] : ['when' => $this->when->toArray()]) + ($this->alone ? ['alone' => true] : []) +
-            $this->drawing +
+            ($this->between ? ['between' => true] : []) + $this->drawing +
             ($this->parts === []
                 ? []
                 : ['parts' => array_map(static fn (SubItem $part) => $part->toArray(), $this->parts)]);

@@ -12,7 +12,9 @@ use UpperPane\Core\Time\Edges;
 use UpperPane\Core\Time\Midnights;
 use UpperPane\Core\Time\Order;
 use UpperPane\Core\Time\Orders;
+use UpperPane\Core\Time\Sequence;
 use UpperPane\Core\Time\Timeline;
+use UpperPane\Core\Time\Turn;
 
 /**
  * A list whose entries have days and hours, over the days of an almanac (model §6, §11): which entries are on together
@@ -62,11 +64,11 @@ final readonly class ListDates
         foreach ($lists as $id => $list) {
             ['items' => $items, 'runs_on' => $runsOn] = $list;
             $orders = self::orders((string) $id, $list['order'], $items, $zone, $fromMs, $untilMs);
-            $edges = self::edges($items, $time, $fromMs, $untilMs)->ordered($orders);
+            $edges = self::edges($items, $time, $fromMs, $untilMs, $list['after'])->ordered($orders);
             $starts = [];
             foreach ($runsOn ? [] : $began[$id] ?? [] as $beganMs) {
                 $known = ($before[$id] ?? null)?->places($beganMs, $fromMs)
-                    ?? self::back($items, $time, $orders, $beganMs, $fromMs);
+                    ?? self::back($items, $list['after'], $time, $orders, $beganMs, $fromMs);
                 [$edges, $set] = $edges->having($known['places']);
                 $starts[$beganMs] = ['from_ms' => $known['from_ms'], 'set' => $set];
             }
@@ -93,9 +95,9 @@ final readonly class ListDates
         $known = array_intersect_key(self::lists($plan), $lists);
 
         $read = [];
-        foreach ($known as $zone => ['items' => $items]) {
+        foreach ($known as $zone => ['items' => $items, 'after' => $after]) {
             $ms = array_map(static fn (Input $item) => $item->int('ms', 1, \PHP_INT_MAX), $items);
-            $read[$zone] = self::read(Input::of($lists[$zone]), $ms);
+            $read[$zone] = self::read(Input::of($lists[$zone]), $ms, self::between($items), $after);
         }
 
         return $read;
@@ -121,10 +123,23 @@ final readonly class ListDates
         return $this->edges->showing($this->run($beganMs, $atMs), $atMs);
     }
 
+    /** The same, and which step it is. */
+    public function turn(int $beganMs, int $atMs): ?Turn
+    {
+        return $this->edges->turn($this->run($beganMs, $atMs), $atMs);
+    }
+
+    /** Those that are on at an instant, in the order in which they come. */
+    public function sequenceAt(int $atMs): Sequence
+    {
+        return $this->edges->sequenceAt($atMs);
+    }
+
     /**
-     * @param list<int> $ms of its entries
+     * @param list<int>  $ms of its entries
+     * @param list<bool> $between
      */
-    private static function read(Input $input, array $ms): self
+    private static function read(Input $input, array $ms, array $between, int $after): self
     {
         $ints = static fn (string $key): array => array_map(
             static fn (Input $one) => $one->asInt(0, \PHP_INT_MAX),
@@ -156,7 +171,7 @@ final readonly class ListDates
                     $from,
                     $set,
                 )),
-            )->ordered($orders),
+            )->ordered($orders)->interleaved($between, $after),
             $from[0] ?? 0,
             $starts,
             $orders,
@@ -214,13 +229,14 @@ final readonly class ListDates
      */
     private static function back(
         array $items,
+        int $after,
         ZoneTime $time,
         ?Orders $orders,
         int $beganMs,
         int $fromMs,
     ): array {
         $backMs = max($beganMs, $fromMs - self::BACK_MS);
-        $edges = self::edges($items, $time, $backMs, $fromMs + 1)->ordered($orders);
+        $edges = self::edges($items, $time, $backMs, $fromMs + 1, $after)->ordered($orders);
 
         return (new self($edges, $backMs, [], $orders))->places($backMs, $fromMs)
             ?? throw new \LogicException('What begins with its edges is known.');
@@ -258,7 +274,7 @@ final readonly class ListDates
     }
 
     /** @param list<Input> $items */
-    private static function edges(array $items, ZoneTime $time, int $fromMs, int $untilMs): Edges
+    private static function edges(array $items, ZoneTime $time, int $fromMs, int $untilMs, int $after): Edges
     {
         return Edges::over(
             array_map(static fn (Input $item) => $item->int('ms', 1, \PHP_INT_MAX), $items),
@@ -270,7 +286,17 @@ final readonly class ListDates
             ),
             array_map(static fn (Input $item) => $item->has('alone'), $items),
             $fromMs,
-        );
+        )->interleaved(self::between($items), $after);
+    }
+
+    /**
+     * @param list<Input> $items
+     *
+     * @return list<bool>
+     */
+    private static function between(array $items): array
+    {
+        return array_map(static fn (Input $item) => $item->has('between'), $items);
     }
 
     /** @return iterable<array{from_ms: int, until_ms: int}> */
@@ -285,7 +311,7 @@ final readonly class ListDates
     /**
      * @param array<string, mixed> $plan
      *
-     * @return array<string, array{items: list<Input>, runs_on: bool, order: Order}> by zone
+     * @return array<string, array{items: list<Input>, runs_on: bool, order: Order, after: int}> by zone
      */
     private static function lists(array $plan): array
     {
@@ -301,6 +327,7 @@ final readonly class ListDates
                         'items' => $items,
                         'runs_on' => $zone->bool('runs_on'),
                         'order' => $order,
+                        'after' => $zone->has('after') ? $zone->int('after', 1, \PHP_INT_MAX) : 1,
                     ];
                 }
             }

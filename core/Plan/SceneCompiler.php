@@ -71,10 +71,18 @@ final readonly class SceneCompiler
     {
         $compiler = new ZoneCompiler($context);
         $placed = $only === null ? $placing->placed : array_intersect_key($placing->placed, array_flip($only));
+        $there = array_map(strval(...), array_keys($placing->placed));
+        $time = new ContentTime($context->media);
+        $ms = $time->ofScene($at->design, $at->scene);
 
         return array_values(
             array_map(
-                static fn (Placed $one) => $compiler->compile($at->scene->id, $at->design->zone($one->zone), $one),
+                static fn (Placed $one) => $compiler->compile(
+                    $at->scene->id,
+                    $at->design->zone($one->zone),
+                    $one,
+                    InStep::of($at->design, $one->zone, $there, $time)?->until($ms),
+                ),
                 $placed,
             ),
         );
@@ -131,7 +139,27 @@ final readonly class SceneCompiler
             }
         }
 
-        return $changed;
+        return self::withFollowers($after->design, array_map(strval(...), array_keys($placedAfter->placed)), $changed);
+    }
+
+    /**
+     * What follows one that changed is another too.
+     *
+     * @param list<string> $zones   of a scene
+     * @param list<string> $changed
+     *
+     * @return list<string>
+     */
+    public static function withFollowers(Design $design, array $zones, array $changed): array
+    {
+        $all = $changed;
+        foreach ($changed === [] ? [] : $zones as $zone) {
+            if (!in_array($zone, $changed, true) && in_array(InStep::leader($design, $zone), $changed, true)) {
+                $all[] = $zone;
+            }
+        }
+
+        return $all;
     }
 
     /** @return list<Finding> zones that stand in the scene's other layout only */

@@ -30,13 +30,17 @@ final readonly class ZoneCompiler
         $this->time = new ContentTime($context->media);
     }
 
-    public function compile(string $sceneId, Zone $zone, Placed $placed): ZonePlan
+    /** @param ?InStep $inStep with the zone that leads it */
+    public function compile(string $sceneId, Zone $zone, Placed $placed, ?InStep $inStep = null): ZonePlan
     {
         $fill = $zone->fill();
         $size = $placed->rect->size();
         $items =
             $fill instanceof PlaylistFill
-                ? self::inTime(array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->enabled()))
+                ? self::inTime(
+                    array_map(fn (Entry $entry) => $this->entry($entry, $size), $fill->shown()),
+                    $inStep,
+                )
                 : [$this->items->compile($fill, $size)];
         $items = $items === [] ? [$this->items->compile(new EmptyFill(), $size)] : $items;
         $ground = $this->context->ground;
@@ -53,19 +57,28 @@ final readonly class ZoneCompiler
             $ground?->seamsIn($box) ?? [],
             $this->context->leastCapPx(),
             $clip === null ? null : (new FigureCompiler($this->context))->clip($clip, $size),
-            $fill instanceof PlaylistFill ? $fill->order : Order::Listed,
+            // What lies between, or in step, comes as it is listed.
+            $fill instanceof PlaylistFill && !$fill->isMixed() && $inStep === null ? $fill->order : Order::Listed,
+            $fill instanceof PlaylistFill ? $fill->after : PlaylistFill::AFTER,
+            $inStep,
         );
     }
 
     /**
-     * An entry enters within the shorter of its own time and that of the one before it (model §6).
+     * An entry enters within the shorter of its own time and that of the one before it (model §6); in step, of its
+     * leader's shortest step; among others between which some lie, of the shortest of all.
      *
      * @param list<Item> $items
      *
      * @return list<Item>
      */
-    private static function inTime(array $items): array
+    private static function inTime(array $items, ?InStep $inStep): array
     {
+        $isMixed = array_filter($items, static fn (Item $item) => $item->between) !== [];
+        $shortest = $inStep->steps ?? ($isMixed ? array_map(static fn (Item $item) => (int) $item->ms, $items) : []);
+        if ($shortest !== []) {
+            return array_map(static fn (Item $item) => $item->enteringWithin(min($shortest)), $items);
+        }
         $timed = [];
         foreach ($items as $index => $item) {
             $before = $items[$index === 0 ? count($items) - 1 : $index - 1];
@@ -89,6 +102,7 @@ final readonly class ZoneCompiler
         return $this->items
             ->compile($entry->fill, $size)
             ->inEntry($entry->id, $this->time->ofEntry($entry), $enters)
-            ->onlyOn($entry->when, $entry->alone, $entry->when !== null && $this->isPast($entry->when));
+            ->onlyOn($entry->when, $entry->alone, $entry->when !== null && $this->isPast($entry->when))
+            ->between($entry->between && !$entry->alone);
     }
 }

@@ -10,7 +10,7 @@ use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Placed;
 use UpperPane\Core\Time\Order;
-use UpperPane\Core\Time\Playlist;
+use UpperPane\Core\Time\Sequence;
 
 /** One zone of a plan: where it lies, and what it shows in turn. */
 final readonly class ZonePlan
@@ -24,6 +24,8 @@ final readonly class ZonePlan
      * @param ?int $leastCapPx capital height in px that the farthest viewer can read; null where nobody said who looks
      *     from where
      * @param ?array{path: string, line?: array{path: string, colour: string, width_mpx: int}} $clip what it is seen in
+     * @param int     $after  one of the items that lie between after so many of the others
+     * @param ?InStep $inStep with the zone that leads it; null: it goes by its own durations
      */
     public function __construct(
         public string $sceneId,
@@ -35,6 +37,8 @@ final readonly class ZonePlan
         public ?int $leastCapPx = null,
         public ?array $clip = null,
         public Order $order = Order::Listed,
+        public int $after = 1,
+        public ?InStep $inStep = null,
     ) {
         $this->rect = $placed->rect;
     }
@@ -52,6 +56,8 @@ final readonly class ZonePlan
             $this->leastCapPx,
             $this->clip,
             $this->order,
+            $this->after,
+            $this->inStep,
         );
     }
 
@@ -61,22 +67,59 @@ final readonly class ZonePlan
         return "/zones/{$this->zone->id}";
     }
 
-    /** One round of its content in ms; null when it shows one thing for as long as it lasts. */
+    /** One pass of its content in ms, with its leader's; null when it shows one thing for as long as it lasts. */
     public function cycleMs(): ?int
     {
-        return $this->items[0]->ms === null ? null : $this->playlist()->cycleMs();
+        return match (true) {
+            $this->inStep !== null => $this->inStep->cycleMs($this->sequence()?->count() ?? 1),
+            default => $this->sequence()?->cycleMs(),
+        };
     }
 
     /**
-     * What shows t ms after it began.
-     *
-     * @return array{entry: ?string, since_ms: int, left_ms: ?int}
+     * @return list<array{place: ?int, ms: int, leader: int}> which of its items each step of its leader shows, over one
+     *     joint cycle
      */
-    public function at(int $tMs): array
+    public function turns(InStep $steps): array
     {
-        return $this->items[0]->ms === null
-            ? ['entry' => null, 'since_ms' => $tMs, 'left_ms' => null]
-            : $this->playlist()->at($tMs);
+        $own = $this->sequence();
+
+        return array_map(
+            static fn (array $turn) => [
+                'place' => $turn['place'] === null ? null : ($own?->place($turn['place']) ?? 0),
+            ] + $turn,
+            $steps->turns($own?->count() ?? 1),
+        );
+    }
+
+    /** @return list<array{place: int, ms: int}> which of its items shows in turn, over one pass; none of one thing */
+    public function ownTurns(): array
+    {
+        $sequence = $this->sequence();
+        $turns = [];
+        foreach ($sequence?->stepsMs() ?? [] as $step => $ms) {
+            $turns[] = ['place' => (int) $sequence?->place($step), 'ms' => $ms];
+        }
+
+        return $turns;
+    }
+
+    /** How long an item is there at least: in step, as long as the shortest step at which it is. */
+    public function leastMs(Item $item): ?int
+    {
+        if ($this->inStep === null) {
+            return $item->ms;
+        }
+        $own = array_search($item, $this->items, true);
+        $turns = array_filter($this->turns($this->inStep), static fn (array $turn) => $turn['place'] === $own);
+
+        return $turns === [] ? null : min(array_column($turns, 'ms'));
+    }
+
+    /** Whether some of its items lie between the others. */
+    public function isMixed(): bool
+    {
+        return array_filter($this->items, static fn (Item $item) => $item->between) !== [];
     }
 
     /** @return array<string, int> px to set each text at, so that the farthest viewer reads its capitals, by entry */
@@ -121,13 +164,21 @@ final readonly class ZonePlan
             'items' => array_map(static fn (Item $item) => $item->toArray(), $this->items),
         ] + array_intersect_key($this->placed->traits->toArray(), ['opacity' => 0, 'hidden' => 0]) +
             ($this->clip === null ? [] : ['clip' => $this->clip]) +
-            ($this->order === Order::Listed ? [] : ['order' => $this->order->value]);
+            ($this->order === Order::Listed ? [] : ['order' => $this->order->value]) +
+            ($this->isMixed() ? ['after' => $this->after] : []) +
+            ($this->inStep === null ? [] : ['follows' => $this->inStep->toArray()]);
     }
 
-    private function playlist(): Playlist
+    /** The order in which its items come; null where it shows one thing. */
+    private function sequence(): ?Sequence
     {
-        return Playlist::of(
-            array_map(static fn (Item $item) => ['id' => (string) $item->entry, 'ms' => (int) $item->ms], $this->items),
-        );
+        return $this->items[0]->ms === null
+            ? null
+            : Sequence::of(
+                array_map(static fn (Item $item) => (int) $item->ms, $this->items),
+                array_keys($this->items),
+                array_map(static fn (Item $item) => $item->between, $this->items),
+                $this->after,
+            );
     }
 }

@@ -35,6 +35,8 @@ final readonly class Preflight
                 new Rule\EmptyPane(),
                 ...FillRules::all(),
                 new Rule\FadeTooLong(),
+                new Rule\NoLeader(),
+                new Rule\NotReached(),
                 new Rule\OnSeam(),
                 new Rule\TooSmallToRead(),
                 new Rule\StyleNotTaken(),

@@ -16,12 +16,16 @@ final readonly class Edges
      * @param list<int>       $ms       how long each entry lasts, ≥ 1
      * @param list<list<int>> $sets     of entries that are on together, by their places in the list
      * @param Timeline<int>   $timeline which of the sets
+     * @param list<bool>      $between  which entries lie between the others
+     * @param int             $after    so many of the others, ≥ 1
      */
     private function __construct(
         private array $ms,
         private array $sets,
         private Timeline $timeline,
         private ?Orders $orders = null,
+        private array $between = [],
+        private int $after = 1,
     ) {
     }
 
@@ -38,7 +42,17 @@ final readonly class Edges
     /** In other orders than they are listed. */
     public function ordered(?Orders $orders): self
     {
-        return new self($this->ms, $this->sets, $this->timeline, $orders);
+        return new self($this->ms, $this->sets, $this->timeline, $orders, $this->between, $this->after);
+    }
+
+    /**
+     * With some of its entries between the others.
+     *
+     * @param list<bool> $between
+     */
+    public function interleaved(array $between, int $after): self
+    {
+        return new self($this->ms, $this->sets, $this->timeline, $this->orders, $between, $after);
     }
 
     /**
@@ -117,7 +131,24 @@ final readonly class Edges
      */
     public function showing(array $run, int $atMs): ?array
     {
+        $turn = $this->turn($run, $atMs);
+
+        return $turn === null
+            ? null
+            : ['index' => $turn->index, 'since_ms' => $turn->sinceMs, 'left_ms' => $turn->leftMs];
+    }
+
+    /**
+     * The same, and which step it is.
+     *
+     * @param array{from_ms: int, set: int} $run
+     */
+    public function turn(array $run, int $atMs): ?Turn
+    {
         $set = $this->sets[$run['set']];
+        if ($this->isMixed($set)) {
+            return $this->sequence($set)->at($atMs - $run['from_ms']);
+        }
         $cycle = array_sum($this->lengths($set));
         if ($cycle === 0) {
             return null;
@@ -127,11 +158,19 @@ final readonly class Edges
         $order = $this->orders?->pass($set, $pass, $begins, $pass === 0 ? null : $begins - $cycle) ?? $set;
         $piece = Pieces::of($this->lengths($order))->at($atMs - $begins);
 
-        return $piece === null ? null : [
-            'index' => $order[$piece['index']],
-            'since_ms' => $piece['since_ms'],
-            'left_ms' => (int) $piece['left_ms'],
-        ];
+        return $piece === null ? null : new Turn(
+            $pass * count($set) + $piece['index'],
+            count($set),
+            $order[$piece['index']],
+            $piece['since_ms'],
+            (int) $piece['left_ms'],
+        );
+    }
+
+    /** Those that are on at an instant, in the order in which they come. */
+    public function sequenceAt(int $atMs): Sequence
+    {
+        return $this->sequence($this->sets[$this->setAt($atMs)]);
     }
 
     /** Which set is on at an instant; before the first edge the first. */
@@ -152,7 +191,17 @@ final readonly class Edges
         $index = array_search($places, $this->sets, true);
 
         return $index === false
-            ? [new self($this->ms, [...$this->sets, $places], $this->timeline, $this->orders), count($this->sets)]
+            ? [
+                new self(
+                    $this->ms,
+                    [...$this->sets, $places],
+                    $this->timeline,
+                    $this->orders,
+                    $this->between,
+                    $this->after,
+                ),
+                count($this->sets),
+            ]
             : [$this, $index];
     }
 
@@ -166,6 +215,18 @@ final readonly class Edges
     public function timeline(): Timeline
     {
         return $this->timeline;
+    }
+
+    /** @param list<int> $places */
+    private function isMixed(array $places): bool
+    {
+        return array_intersect($places, array_keys(array_filter($this->between))) !== [];
+    }
+
+    /** @param list<int> $places */
+    private function sequence(array $places): Sequence
+    {
+        return Sequence::of($this->ms, $places, $this->between, $this->after);
     }
 
     /**

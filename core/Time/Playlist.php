@@ -99,9 +99,23 @@ final readonly class Playlist
      */
     public function at(int $tMs): array
     {
+        $now = $this->stepAt($tMs);
+
+        return $now === null
+            ? ['entry' => null, 'since_ms' => 0, 'left_ms' => 0]
+            : ['entry' => $this->idAt($now['step']), 'since_ms' => $now['since_ms'], 'left_ms' => $now['left_ms']];
+    }
+
+    /**
+     * Which step has begun t ms after the start, counted on from period to period.
+     *
+     * @return ?array{step: int, since_ms: int, left_ms: int} null: it has no entries
+     */
+    public function stepAt(int $tMs): ?array
+    {
         $period = $this->periodMs();
         if ($period === 0) {
-            return ['entry' => null, 'since_ms' => 0, 'left_ms' => 0];
+            return null;
         }
         $left = $period === null ? $tMs : $tMs % $period;
         // The last step that has begun, found by halving: every step lasts 1 ms at least.
@@ -110,10 +124,27 @@ final readonly class Playlist
             $middle = intdiv($low + $high + 1, 2);
             [$low, $high] = $this->startMs($middle) <= $left ? [$middle, $high] : [$low, $middle - 1];
         }
-        $entry = $this->step($low);
         $since = $left - (int) $this->startMs($low);
+        $before = $period === null ? 0 : intdiv($tMs, $period) * $this->periodEntries();
 
-        return ['entry' => $entry['id'], 'since_ms' => $since, 'left_ms' => $entry['ms'] - $since];
+        return ['step' => $before + $low, 'since_ms' => $since, 'left_ms' => $this->step($low)['ms'] - $since];
+    }
+
+    /** The entry of a step, also beyond the first period. */
+    public function idAt(int $step): string
+    {
+        return $this->step($step)['id'];
+    }
+
+    /** @return list<int> how long each step of one period lasts, at most {@see LONGEST_SEQUENCE} of them */
+    public function stepsMs(): array
+    {
+        $ms = [];
+        for ($step = 0, $count = min($this->periodEntries(), self::LONGEST_SEQUENCE); $step < $count; ++$step) {
+            $ms[] = $this->step($step)['ms'];
+        }
+
+        return $ms;
     }
 
     /**

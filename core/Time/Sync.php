@@ -55,17 +55,7 @@ final readonly class Sync
     /** Which entry of a follower stands at a step; null where it shows nothing. */
     public function entryAt(string $follower, int $step): ?int
     {
-        $count = $this->followers[$follower];
-        if ($count === 0) {
-            return null;
-        }
-        $place = $step % count($this->leader);
-
-        return match ($this->unequal) {
-            Unequal::Wrap => $step % $count,
-            Unequal::Hold => min($place, $count - 1),
-            Unequal::Clear => $place < $count ? $place : null,
-        };
+        return $this->unequal->entryAt($step, $this->followers[$follower], count($this->leader));
     }
 
     /**

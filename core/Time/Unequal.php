@@ -10,4 +10,24 @@ enum Unequal: string
     case Wrap = 'wrap';
     case Hold = 'hold';
     case Clear = 'clear';
+
+    /**
+     * Which of its own entries a follower shows at a step of its leader; null: none.
+     *
+     * @param int $own    how many it has
+     * @param int $leader how many steps there are
+     */
+    public function entryAt(int $step, int $own, int $leader): ?int
+    {
+        if ($own === 0 || $leader === 0) {
+            return null;
+        }
+        $place = $step % $leader;
+
+        return match ($this) {
+            self::Wrap => $step % $own,
+            self::Hold => min($place, $own - 1),
+            self::Clear => $place < $own ? $place : null,
+        };
+    }
 }

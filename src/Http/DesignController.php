@@ -15,6 +15,7 @@ use UpperPane\App\UseCase\Design\CreateDesign;
 use UpperPane\App\UseCase\Design\FindDesigns;
 use UpperPane\App\UseCase\Design\LookBack;
 use UpperPane\App\UseCase\Design\SaveStarter;
+use UpperPane\App\UseCase\Design\ShowMoment;
 use UpperPane\App\UseCase\Design\ShowPlans;
 
 /** Designs: made, and seen as plans. */
@@ -101,10 +102,15 @@ final readonly class DesignController
         );
     }
 
-    #[Route('/api/designs/{id}/moment/{tMs}', 'design_moment', requirements: ['tMs' => '\d{1,15}'], methods: ['GET'])]
-    public function moment(string $id, int $tMs, #[CurrentUser] Person $person): JsonResponse
-    {
-        return new JsonResponse($this->plans->moment($id, $tMs, $person));
+    #[Route('/api/designs/{id}/moment', 'design_moment', methods: ['GET'])]
+    public function moment(
+        string $id,
+        Request $request,
+        #[CurrentUser]
+        Person $person,
+        ShowMoment $moments,
+    ): JsonResponse {
+        return new JsonResponse($moments->at($id, $request->query->all(), $person));
     }
 
     #[Route(

@@ -126,7 +126,7 @@ final class OpenApiTest extends ApiCase
         $this->call('POST', "$board/batches", ['batch' => 'short'], 422);
         $this->call('GET', "$design/plan?surface=gate-1", status: 200);
         $this->call('GET', "$design/plans?surfaces=gate-1,hall", status: 200);
-        $this->call('GET', "$design/moment/5000", status: 200);
+        $this->call('GET', "$design/moment?t_ms=5000", status: 200);
         $noted = $this->call('GET', '/api/sites/harrowmere/stock')['media'][0];
         $bytes = (string) file_get_contents(Files::bytes('part.svg', '<svg xmlns="http://www.w3.org/2000/svg"/>'));
         $length = ['HTTP_UPLOAD_LENGTH' => (string) strlen($bytes)];

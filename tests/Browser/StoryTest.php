@@ -259,7 +259,7 @@ final class StoryTest extends BrowserCase
             $this->scrubTo($page, $t);
             $at = (int) $page->find('.lanes')->getAttribute('aria-valuenow');
             $core = $page->browser->executeAsyncScript(
-                'const done = arguments[2]; fetch(`/api/designs/${arguments[0]}/moment/${arguments[1]}`).then((r) => r.json()).then(done)',
+                'const done = arguments[2]; fetch(`/api/designs/${arguments[0]}/moment?t_ms=${arguments[1]}`).then((r) => r.json()).then(done)',
                 [$design, $at],
             );
             $entries = array_column($core['zones'], 'entry', 'letter');

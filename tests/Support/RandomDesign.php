@@ -330,7 +330,12 @@ final class RandomDesign
             10 => ['do' => 'entry.begin', 'entry' => "e$new", 'kind' => $this->one(['colour', 'text', 'clock'])] +
                 ['text' => "Text $new"] +
                 $here,
-            2 => ['do' => 'zone.runs_on', 'on' => $this->chance(2)] + $here,
+            2 => $this->chance(2)
+                ? ['do' => 'zone.runs_on', 'on' => $this->chance(2)] + $here
+                : ['do' => 'zone.follow', 'follows' => $this->chance(4) ? null : [
+                    'zone' => $this->one(array_map(strval(...), array_keys($design->zones))),
+                    'unequal' => $this->one(['wrap', 'hold', 'clear']),
+                ]] + $here,
             3 => [
                 'do' => 'zone.exchange',
                 'scene' => $scene,

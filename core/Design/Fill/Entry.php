@@ -27,6 +27,7 @@ final readonly class Entry
         public Transition $transition,
         public ?When $when,
         public bool $alone,
+        public bool $between,
     ) {
     }
 
@@ -37,7 +38,7 @@ final readonly class Entry
      */
     public static function parse(Input $input): self
     {
-        $input->keys(['id', 'fill', 'duration_ms', 'enabled', 'transition', 'when', 'alone']);
+        $input->keys(['id', 'fill', 'duration_ms', 'enabled', 'transition', 'when', 'alone', 'between']);
         $fill = FillReader::read($input->child('fill'));
         if ($fill instanceof PlaylistFill) {
             throw Refusal::because('playlist.nested', $input->pathTo('fill'));
@@ -53,6 +54,7 @@ final readonly class Entry
             Transition::parse($input->child('transition')),
             $input->optional('when') === null ? null : When::parse($input->child('when')->keys(self::WHEN)),
             $input->has('alone') && $input->bool('alone'),
+            $input->has('between') && $input->bool('between'),
         );
     }
 
@@ -72,6 +74,7 @@ final readonly class Entry
             'duration_ms' => $this->durationMs,
             'enabled' => $this->enabled,
             'transition' => $this->transition->toArray(),
-        ] + ($this->when === null ? [] : ['when' => $this->when->toArray()]) + ($this->alone ? ['alone' => true] : []);
+        ] + ($this->when === null ? [] : ['when' => $this->when->toArray()]) +
+            ($this->alone ? ['alone' => true] : []) + ($this->between ? ['between' => true] : []);
     }
 }

@@ -8,22 +8,30 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Time\Order;
 
-/** Entries shown one after another, again and again. Each change gives a new playlist. */
+/**
+ * Entries shown one after another, again and again, and those between one by one after every so many of the others
+ * (model §6, Interleave). Each change gives a new playlist.
+ */
 final readonly class PlaylistFill implements Fill
 {
     use Altered;
 
     public const MOST_ENTRIES = 500;
+    /** After each of the others, where nothing is said. */
+    public const AFTER = 1;
 
-    /** @param list<Entry> $entries */
-    private function __construct(public array $entries, public ?Clip $clip, public Order $order)
+    /**
+     * @param list<Entry> $entries
+     * @param int         $after   so many of the others, ≥ 1
+     */
+    private function __construct(public array $entries, public ?Clip $clip, public Order $order, public int $after)
     {
     }
 
     /** @throws Refusal `playlist.entry_twice` */
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'entries', 'clip', 'order']);
+        $input->keys(['kind', 'entries', 'clip', 'order', 'after']);
         $entries = $seen = [];
         foreach ($input->list('entries', self::MOST_ENTRIES) as $item) {
             $entry = Entry::parse($item);
@@ -34,15 +42,33 @@ final readonly class PlaylistFill implements Fill
             $entries[] = $entry;
         }
 
-        $order = $input->has('order') ? $input->enum('order', Order::class) : Order::Listed;
-
-        return new self($entries, Clip::parseOrNone($input), $order);
+        return new self(
+            $entries,
+            Clip::parseOrNone($input),
+            $input->has('order') ? $input->enum('order', Order::class) : Order::Listed,
+            $input->has('after') ? $input->int('after', 1, self::MOST_ENTRIES) : self::AFTER,
+        );
     }
 
-    /** @return list<Entry> those that are shown */
+    /** @return list<Entry> enabled ones; none where all lie between others, and there are none */
+    public function shown(): array
+    {
+        $enabled = $this->enabled();
+        $others = array_filter($enabled, static fn (Entry $entry) => !$entry->between || $entry->alone);
+
+        return $others === [] ? [] : $enabled;
+    }
+
+    /** @return list<Entry> those that are not left out */
     public function enabled(): array
     {
         return array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->enabled));
+    }
+
+    /** Whether some that are shown lie between the others; one that is alone then lies between none. */
+    public function isMixed(): bool
+    {
+        return array_filter($this->enabled(), static fn (Entry $entry) => $entry->between && !$entry->alone) !== [];
     }
 
     public function entry(string $id): ?Entry
@@ -90,7 +116,7 @@ final readonly class PlaylistFill implements Fill
     /** @param list<Entry> $entries */
     private function of(array $entries): self
     {
-        return new self($entries, $this->clip, $this->order);
+        return $this->altered(['entries' => $entries]);
     }
 
     public function resolved(Names $names): self
@@ -112,7 +138,8 @@ final readonly class PlaylistFill implements Fill
             'kind' => 'playlist',
             'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries),
         ] + ($this->clip === null ? [] : ['clip' => $this->clip->toArray()])
-            + ($this->order === Order::Listed ? [] : ['order' => $this->order->value]);
+            + ($this->order === Order::Listed ? [] : ['order' => $this->order->value])
+            + ($this->after === self::AFTER ? [] : ['after' => $this->after]);
     }
 
     public function mediaIds(): array

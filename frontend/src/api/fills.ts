@@ -199,12 +199,16 @@ export interface Entry {
   when?: When | null
   /** Shown instead of all others of the list while it is on. */
   alone?: boolean
+  /** One of these comes after so many of the others. */
+  between?: boolean
 }
 export interface PlaylistFill {
   kind: 'playlist'
   entries: Entry[]
   clip?: Clip | null
   order?: 'listed' | 'shuffled' | 'random'
+  /** One of those that lie between comes after so many of the others. */
+  after?: number
 }
 export type MediaFill = PictureFill | VideoFill
 export type Fill =

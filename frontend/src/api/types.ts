@@ -73,6 +73,8 @@ export interface ZoneDocument {
   letter: string
   name: string
   runs_on?: boolean
+  /** The zone that it goes in step with. */
+  follows?: NonNullable<ZonePlan['follows']>
   fill: Fill
   /** The scenes it stands in. */
   scenes: string[]
@@ -80,6 +82,12 @@ export interface ZoneDocument {
   least_sizes?: Record<string, number>
   /** Of a list that has hours. */
   hours?: ListHours
+  /** The first that come, where some lie between others or it goes in step: by their places among those that are on. */
+  order?: { at_ms: number; ms: number; place: number | null; leader?: number }[]
+  /** How long the content of its entries is in ms, where it has a length: of a text, how long reading it takes. */
+  contents?: Record<string, number>
+  /** How often each entry is seen in an hour and on a day, where that does not depend on the day. */
+  often?: Record<string, { hour: string; day: string }>
   /** How the hours of its entries are said, by entry. */
   whens?: Record<string, SaidHours>
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import cases from '../../../tests/cases/edges.json'
 import { showingByHours } from './edges'
-import { showingAt } from './phase'
+import { showingNow } from './phase'
 import type { Item, ListHours } from './types'
 
 describe('a list with hours', () => {
@@ -16,9 +16,9 @@ describe('a list with hours', () => {
   it('enters with its transition after what was played before, with a cut as the first of all', () => {
     // Two of 10 s; from 13 s on a third one alone, which waits for the end of the second.
     const hours: ListHours = { sets: [[0, 1], [2]], from_ms: [0, 13_000], set: [0, 1], starts: [] }
-    const zone = { items: [10_000, 10_000, 4000].map((ms) => ({ ms }) as Item) }
+    const zone = { cycle_ms: 24_000, items: [10_000, 10_000, 4000].map((ms) => ({ ms }) as Item) }
     const at = (nowMs: number): unknown[] => {
-      const now = showingAt(zone, hours, 0, nowMs)
+      const now = showingNow(zone, hours, nowMs, nowMs)
       return [now?.index, now?.previous, now?.enters]
     }
     expect([0, 10_000, 20_000, 24_000].map(at)).toEqual([

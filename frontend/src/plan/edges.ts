@@ -1,5 +1,13 @@
 import { lastAt } from './lookup'
+import { sequenceOf, type Sequence } from './sequence'
 import type { ListHours } from './types'
+
+/** Of a list whose entries lie partly between the others: which, and after how many. */
+export interface Mixed {
+  between: readonly boolean[]
+  after: number
+}
+const UNMIXED: Mixed = { between: [], after: 1 }
 
 interface Run {
   fromMs: number
@@ -14,6 +22,9 @@ export interface Piece {
   /** Null: it is the first of its showing. */
   previous: number | null
   next: number
+  /** Counted on from where its set began, and how many there are until it begins anew. */
+  step: number
+  count: number
 }
 
 interface Walked {
@@ -41,11 +52,11 @@ function beginning(hours: ListHours, beganMs: number): Walked {
 }
 
 /** What began with the list, or at an edge after that: walked as the core does (`core/Time/Edges.php`). */
-function runAt(hours: ListHours, ms: number[], beganMs: number, atMs: number): Walked {
+function runAt(hours: ListHours, ms: number[], beganMs: number, atMs: number, mixed: Mixed): Walked {
   const walked = walks.get(hours)
   let { run, before, edge } = walked?.beganMs === beganMs && walked.atMs <= atMs ? walked : beginning(hours, beganMs)
   for (let from = hours.from_ms[edge]; from !== undefined && from <= atMs; from = hours.from_ms[edge]) {
-    const piece = pieceAt(hours, hours.sets[run.set] ?? [], ms, run.fromMs, from)
+    const piece = pieceAt(hours, hours.sets[run.set] ?? [], ms, run.fromMs, from, mixed)
     const begins = piece === null || piece.sinceMs === 0 ? from : from + piece.leftMs
     if (begins > atMs) break
     const index = setAt(hours, begins)
@@ -71,18 +82,42 @@ interface Turn {
   place: number
   sinceMs: number
   leftMs: number
+  step: number
+  count: number
+}
+/** Worked out once for each set, as long as the list is the same. */
+const mixes = new WeakMap<number[], { ms: number[]; sequence: Sequence }>()
+function mixOf(set: number[], ms: number[], { between, after }: Mixed): Sequence {
+  const known = mixes.get(set)
+  if (known?.ms === ms) return known.sequence
+  const sequence = sequenceOf(ms, set, between, after)
+  mixes.set(set, { ms, sequence })
+  return sequence
 }
 /** What plays of a set that began at an instant, in its order. */
-function pieceAt(hours: ListHours, set: number[], ms: number[], fromMs: number, atMs: number): Turn | null {
+function pieceAt(
+  hours: ListHours,
+  set: number[],
+  ms: number[],
+  fromMs: number,
+  atMs: number,
+  mixed: Mixed,
+): Turn | null {
+  if (atMs >= fromMs && set.some((place) => mixed.between[place])) {
+    const sequence = mixOf(set, ms, mixed)
+    const now = sequence.at(atMs - fromMs)
+    return now && { ...now, place: sequence.place(now.step), count: sequence.count }
+  }
   const cycle = set.reduce((sum, place) => sum + (ms[place] ?? 0), 0)
   if (cycle === 0 || atMs < fromMs) return null
   const pass = Math.floor((atMs - fromMs) / cycle)
   const begins = fromMs + pass * cycle
   let rest = atMs - begins
   const order = hours.orders ? passOrder(hours.orders, set, pass, begins, pass === 0 ? null : begins - cycle) : set
-  for (const place of order) {
+  for (const [index, place] of order.entries()) {
     const own = ms[place] ?? 0
-    if (rest < own) return { place, sinceMs: rest, leftMs: own - rest }
+    if (rest < own)
+      return { place, sinceMs: rest, leftMs: own - rest, step: pass * set.length + index, count: set.length }
     rest -= own
   }
   return null
@@ -114,26 +149,34 @@ function passOrder(
 }
 
 /** What shows at an instant of a list with hours that began at another; null: nothing is on. */
-export function showingByHours(hours: ListHours, ms: number[], beganMs: number, atMs: number): Piece | null {
-  const { run, before } = runAt(hours, ms, beganMs, atMs)
-  const set = hours.sets[run.set] ?? []
-  const at = (instant: number): Turn | null => pieceAt(hours, set, ms, run.fromMs, instant)
+export function showingByHours(
+  hours: ListHours,
+  ms: number[],
+  beganMs: number,
+  atMs: number,
+  mixed: Mixed = UNMIXED,
+): Piece | null {
+  const { run, before } = runAt(hours, ms, beganMs, atMs, mixed)
+  const at = (instant: number, { set, fromMs }: Run = run): Turn | null =>
+    pieceAt(hours, hours.sets[set] ?? [], ms, fromMs, instant, mixed)
   const now = at(atMs)
   if (!now) return null
   const begins = atMs - now.sinceMs
+  // What was played to its end there; none after a stretch without any.
+  const last = begins > run.fromMs ? at(begins - 1) : before && at(run.fromMs - 1, before)
   return {
     index: now.place,
     sinceMs: now.sinceMs,
     leftMs: now.leftMs,
-    previous: begins > run.fromMs ? (at(begins - 1)?.place ?? null) : before && lastOf(hours, ms, before, run.fromMs),
+    previous: last?.place ?? null,
     next: at(atMs + now.leftMs)?.place ?? now.place,
+    step: now.step,
+    count: now.count,
   }
 }
 
-/** The entry that was played to its end there; none after a stretch without any. */
-function lastOf(hours: ListHours, ms: number[], before: Run, endMs: number): number | null {
-  return pieceAt(hours, hours.sets[before.set] ?? [], ms, before.fromMs, endMs - 1)?.place ?? null
-}
+/** The places that are on at an instant. */
+export const onAt = (hours: ListHours, atMs: number): number[] => hours.sets[hours.set[setAt(hours, atMs)] ?? 0] ?? []
 
 /** When what is on is next another; never where nothing comes. */
 export const edgeAfter = (hours: ListHours | undefined, atMs: number): number =>

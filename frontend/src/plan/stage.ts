@@ -1,5 +1,5 @@
 import { drawItem, type MediaUrl } from './draw'
-import { midnightBefore, sceneAt } from './phase'
+import { midnightBefore, sceneAt, type InTime } from './phase'
 import { StageZone, type ShareOf } from './stageZone'
 import { enter, entersForMs, settle } from './transitions'
 import type { Dates, Drawing, Now, Plan, RoundPlan, ScenePlan } from './types'
@@ -90,12 +90,16 @@ class StageScene {
   at(tMs: number, now: Now, running: boolean): Record<string, string | null> {
     const shown: Record<string, string | null> = {}
     const since = (zone: StageZone): number => (zone.runsOn ? now.ms - now.midnight : tMs)
+    const leader = (zone: StageZone): InTime | undefined => {
+      const one = zone.leader === undefined ? undefined : this.zones.get(zone.leader)
+      return one?.inTime(since(one), now)
+    }
     const share: ShareOf = (of, whole) => {
       if (of === 'scene') return this.ms ? Math.min(1, tMs / this.ms) : 0
       const zone = this.zones.get(of)
-      return zone ? zone.share(since(zone), now, whole) : 0
+      return zone ? zone.share(since(zone), now, whole, leader(zone)) : 0
     }
-    for (const [id, zone] of this.zones) shown[id] = zone.at(since(zone), now, running, share)
+    for (const [id, zone] of this.zones) shown[id] = zone.at(since(zone), now, running, share, leader(zone))
     return shown
   }
 

@@ -2,7 +2,7 @@ import { boxesOf, drawItem, letText, moveTicker, tick, type MediaUrl } from './d
 import { drawEdge, showShare } from './figures'
 import { steerWeb } from './elsewhere'
 import { steerLive } from './live'
-import { showingNow } from './phase'
+import { showingOf, type InTime, type Showing } from './phase'
 import { hush } from './standIns'
 import { steerVideo } from './steerVideo'
 import { enter, entersForMs, settle } from './transitions'
@@ -36,6 +36,13 @@ export class StageZone {
   get runsOn(): boolean {
     return this.plan.runs_on
   }
+  /** Whom it is in step with. */
+  get leader(): string | undefined {
+    return this.plan.follows?.zone
+  }
+  inTime(tMs: number, at: Now): InTime {
+    return { plan: this.plan, tMs, hours: at.lists[this.plan.id] }
+  }
 
   update(plan: ZonePlan): void {
     if (plan === this.plan) return
@@ -68,8 +75,8 @@ export class StageZone {
   }
 
   /** Returns the entry that shows, for the proof. */
-  at(tMs: number, at: Now, running: boolean, share: ShareOf): string | null {
-    const now = this.showing(tMs, at)
+  at(tMs: number, at: Now, running: boolean, share: ShareOf, leader?: InTime): string | null {
+    const now = this.showing(tMs, at, leader)
     const item = now && this.plan.items[now.index]
     if (!item) {
       this.rest()
@@ -81,14 +88,14 @@ export class StageZone {
     if (this.current !== now.index) this.turnTo(now.index, box)
     for (const [index, other] of this.drawn) other.hidden = index !== now.index && index !== previous
     enter(box, item.transition, now.sinceMs, forMs)
-    if (previous >= 0) this.hold(previous, now.sinceMs, at)
+    if (previous >= 0) this.hold(previous, now.previousMs + now.sinceMs, at)
     this.move(box, item, now.sinceMs, at, running, share)
     if (now.leftMs !== null && now.leftMs < NEAR_MS && now.next !== null) this.box(now.next)
     return item.entry
   }
 
-  private showing(tMs: number, at: Now): ReturnType<typeof showingNow> {
-    return showingNow(this.plan, at.lists[this.plan.id], tMs, at.ms)
+  private showing(tMs: number, at: Now, leader?: InTime): Showing | null {
+    return showingOf(this.inTime(tMs, at), leader, at.ms)
   }
 
   /** Where nothing of a list is on, what lies under the zone is seen. */
@@ -100,19 +107,19 @@ export class StageZone {
   }
 
   /** The leaving item is held underneath at its end. */
-  private hold(index: number, sinceMs: number, now: Now): void {
+  private hold(index: number, playedMs: number, now: Now): void {
     const under = this.box(index)
     under.hidden = false
     settle(under)
-    this.move(under, this.plan.items[index], (this.plan.items[index]?.ms ?? 0) + sinceMs, now, false)
+    this.move(under, this.plan.items[index], playedMs, now, false)
   }
 
   /** How much has passed of what it shows, or of its whole round, 0 to 1. */
-  share(tMs: number, at: Now, whole: boolean): number {
+  share(tMs: number, at: Now, whole: boolean, leader?: InTime): number {
     const cycle = this.plan.cycle_ms
     if (!cycle) return 0
     if (whole) return (tMs % cycle) / cycle
-    const now = this.showing(tMs, at)
+    const now = this.showing(tMs, at, leader)
     return now === null || now.leftMs === null ? 0 : now.sinceMs / Math.max(1, now.sinceMs + now.leftMs)
   }
 

@@ -55,6 +55,8 @@ export interface Timing {
   transition: Transition
   /** Of rows, over its own drawing. */
   parts?: SubItem[]
+  /** It comes after so many of the others. */
+  between?: true
 }
 /** One part of a row in one of its places: in px of the zone. */
 export interface SubItem {
@@ -184,6 +186,8 @@ export type DrawingKind = keyof Drawings
 export type Drawing = { [Kind in DrawingKind]: { kind: Kind } & Drawings[Kind] }[DrawingKind]
 export type Item = Timing & Drawing
 
+/** What one in step does with more or fewer entries than its leader. */
+export type Unequal = 'wrap' | 'hold' | 'clear'
 export interface ZonePlan {
   id: string
   letter: string
@@ -197,6 +201,10 @@ export interface ZonePlan {
   opacity?: number
   /** Left out of what is shown; only the bench knows of it. */
   hidden?: boolean
+  /** Of a list some of whose items lie between the others: after so many of these. */
+  after?: number
+  /** In step with the zone that leads it. */
+  follows?: { zone: string; unequal: Unequal }
   /** Its time counts from the site's midnight, not from its scene. */
   runs_on: boolean
   ratio: Ratio

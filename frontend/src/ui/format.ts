@@ -1,5 +1,16 @@
 /** Measures as people read them, always with their unit. Formatting only: the numbers are the core's. */
 export const seconds = (ms: number | null): string => (ms === null ? '' : `${(ms / 1000).toFixed(1)} s`)
+/** As a clock that was started: 1:05, 1:00:05; with tenths where there are any. */
+export function clock(ms: number): string {
+  const all = Math.floor(ms / 1000)
+  const tenths = Math.floor(ms / 100) % 10
+  const two = (value: number): string => String(value).padStart(2, '0')
+  const [hours, minutes, rest] = [Math.floor(all / 3600), Math.floor(all / 60) % 60, all % 60]
+  const end = tenths ? `${two(rest)}.${tenths}` : two(rest)
+  return hours ? `${hours}:${two(minutes)}:${end}` : `${minutes}:${end}`
+}
+/** An exact number of times as it is read: whole, or to a tenth. */
+export const often = (times: string): string => String(Number(Number(times).toFixed(1)))
 export const pixels = (width: number, height: number): string => `${width} × ${height} px`
 /** By its name, by small numbers, or as a decimal: nobody reads 7731:1760. */
 export function ratioText({ exact, name }: { exact: string; name: string | null }): string {

@@ -8,10 +8,13 @@ use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\UseCase\Document\View;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\Fill\FillKind;
+use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\LayoutAt;
 use UpperPane\Core\Design\Scene;
 use UpperPane\Core\Design\Starters\OwnStarter;
 use UpperPane\Core\Design\Starters\OwnStarters;
+use UpperPane\Core\Design\Zone;
 use UpperPane\Core\Geometry\Ratio;
 use UpperPane\Core\Geometry\Rect;
 use UpperPane\Core\Layout\Placing;
@@ -20,10 +23,12 @@ use UpperPane\Core\Plan\BenchView;
 use UpperPane\Core\Plan\ContentTime;
 use UpperPane\Core\Plan\Item;
 use UpperPane\Core\Plan\ItemCompiler;
+use UpperPane\Core\Plan\ListView;
 use UpperPane\Core\Plan\MarkPlan;
 use UpperPane\Core\Plan\Plan;
 use UpperPane\Core\Plan\PlanCompiler;
 use UpperPane\Core\Plan\PlanContext;
+use UpperPane\Core\Plan\RoundPlan;
 use UpperPane\Core\Plan\SceneCompiler;
 use UpperPane\Core\Plan\ScenePlan;
 use UpperPane\Core\Plan\SceneSketch;
@@ -117,6 +122,10 @@ final readonly class BenchAnswer
         $after = $this->placing();
         $before = $sameLayout && $this->isSizedAs($seen) ? $after : $this->placingOf($seenAt);
         $changed = SceneCompiler::changed($seenAt, $before, $this->at, $after);
+        if (PlanCompiler::round($seen, $this->context)->toArray() !== $this->round()->toArray()) {
+            // How often an entry of theirs is seen is another.
+            $changed = array_values(array_unique([...$changed, ...$this->lists($after)]));
+        }
         $scenes = array_filter(
             $this->design->scenes,
             fn (Scene $scene) => ($seen->scenes[$scene->id] ?? null) !== $scene || $this->shows($scene, $seen),
@@ -156,6 +165,20 @@ final readonly class BenchAnswer
             === [$this->design->canvas->toArray(), $this->design->widthUm, $this->design->heightUm];
     }
 
+    private function round(): RoundPlan
+    {
+        return PlanCompiler::round($this->design, $this->context);
+    }
+
+    /** @return list<string> zones that show a list */
+    private function lists(Placing $placing): array
+    {
+        return array_values(array_filter(
+            array_map(strval(...), array_keys($placing->placed)),
+            fn (string $id) => $this->design->zone($id)->fill()->kind() === FillKind::Playlist,
+        ));
+    }
+
     /** Whether it shows a zone that is another now. */
     private function shows(Scene $scene, Design $seen): bool
     {
@@ -191,7 +214,7 @@ final readonly class BenchAnswer
             'style' => $this->design->style,
             'still' => $this->design->still,
             'frieze' => $this->design->order,
-            'round' => PlanCompiler::round($this->design, $this->context)->toArray(),
+            'round' => $this->round()->toArray(),
             'dates' => $this->context->dates([]),
         ];
     }
@@ -212,8 +235,10 @@ final readonly class BenchAnswer
             'name' => $scene->name,
             'ms' => $ms,
             'lanes' => count($lanes),
-            'meets_ms' => Cycles::periodMs(array_values(array_map(array_sum(...), $lanes))),
-            'cut' => $ms === null ? [] : Cycles::cutAt($lanes, $ms),
+            'meets_ms' => Cycles::periodMs(
+                array_values(array_map(static fn (array $lane) => array_sum(array_column($lane, 'ms')), $lanes)),
+            ),
+            'cut' => $ms === null ? [] : self::cut($lanes, $ms),
             'length' => $scene->length->toArray(),
             'transition' => $scene->transition->toArray(),
             'ground' => (new ItemCompiler($this->context))->compile($scene->ground, $this->design->canvas)->drawing,
@@ -224,6 +249,23 @@ final readonly class BenchAnswer
             'sketch' => (object) SceneSketch::of($this->design, $placing, $changed),
             'sketch_order' => $changed === null ? array_map(strval(...), array_keys($placing->seen()->placed)) : null,
         ];
+    }
+
+    /**
+     * @param array<string, list<array{place: ?int, ms: int}>> $lanes
+     *
+     * @return list<array{zone: string, entry: int, entry_left_ms: int, cycle_left_ms: int}> places of entries
+     */
+    private static function cut(array $lanes, int $endMs): array
+    {
+        $cut = [];
+        $lengths = array_map(static fn (array $lane) => array_column($lane, 'ms'), $lanes);
+        foreach (Cycles::cutAt($lengths, $endMs) as $one) {
+            $place = $lanes[$one['zone']][$one['entry']]['place'];
+            $cut = $place === null ? $cut : [...$cut, ['entry' => $place] + $one];
+        }
+
+        return $cut;
     }
 
     /** @return array<string, OwnStarter> */
@@ -296,13 +338,14 @@ final readonly class BenchAnswer
         $before = $seen->scenes[$scene->id] ?? null;
 
         return $before === null || $before->own !== $scene->own || $before->turned !== $scene->turned
+            || $before->length !== $scene->length
             ? null
-            : array_values(
+            : SceneCompiler::withFollowers($this->design, $scene->zones(), array_values(
                 array_filter(
                     $scene->zones(),
                     fn (string $id) => !($seen->zones[$id] ?? null)?->equals($this->design->zone($id)),
                 ),
-            );
+            ));
     }
 
     /** @param ?list<string> $only zones whose plans are wanted */
@@ -376,6 +419,20 @@ final readonly class BenchAnswer
         return ['hours' => $lists[$plan->zone->id], 'whens' => (object) $this->whens($plan)];
     }
 
+    /** @return array{contents?: array<string, int>} how long the content of its entries is, where that has a length */
+    private function contents(Zone $zone): array
+    {
+        $fill = $zone->fill();
+        $time = new ContentTime($this->context->media);
+        $contents = [];
+        foreach ($fill instanceof PlaylistFill ? $fill->entries : [] as $entry) {
+            $ms = $time->ofFill($entry->fill);
+            $contents += $ms === null ? [] : [$entry->id => $ms];
+        }
+
+        return $contents === [] ? [] : ['contents' => $contents];
+    }
+
     /** @return array<string, array{words: ?string, next: list<array{string, string}>}> by entry */
     private function whens(ZonePlan $plan): array
     {
@@ -401,9 +458,14 @@ final readonly class BenchAnswer
     private function zones(array $plans): array
     {
         $zones = $documents = [];
+        $round = $this->round();
+        $isInRound = in_array($this->at->scene->id, array_column($round->scenes, 'scene'), true);
+        $againMs = $isInRound ? $round->cycleMs() : null;
+        $endMs = (new ContentTime($this->context->media))->ofScene($this->design, $this->at->scene);
         foreach ($plans as $plan) {
             $zones[$plan->zone->id] = $plan->toArray();
-            $documents[$plan->zone->id] = $plan->zone->toArray() + $this->hours($plan) + [
+            $list = ListView::of($plan, $endMs, $againMs) + $this->contents($plan->zone);
+            $documents[$plan->zone->id] = $plan->zone->toArray() + $this->hours($plan) + $list + [
                 'least_sizes' => (object) $plan->leastSizesPx(),
                 'scenes' => array_values(
                     array_map(

@@ -13,11 +13,10 @@ use UpperPane\App\UseCase\Absent;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\Core\Base\Finding;
 use UpperPane\Core\Design\Design;
-use UpperPane\Core\Plan\ZonePlan;
 use UpperPane\Core\Preflight\Judgement;
 use UpperPane\Core\Style\HouseStyle;
 
-/** A design as a plan: on its own surface, on others of the site, at a moment. */
+/** A design as a plan: on its own surface, on others of the site. */
 final readonly class ShowPlans
 {
     private const MOST_BESIDE = 24;
@@ -88,27 +87,6 @@ final readonly class ShowPlans
                     ),
                 array_map(strval(...), array_keys($known)),
                 array_values($known),
-            ),
-        ];
-    }
-
-    /** @return array<string, mixed> the scene, and what each of its zones shows, so many ms after the round began */
-    public function moment(string $id, int $tMs, Person $person): array
-    {
-        $plan = $this->judge($this->open($id, $person), null)->plan;
-        $now = $plan->round->at($tMs);
-
-        return [
-            't_ms' => $tMs,
-            'scene' => $now['scene'],
-            'since_ms' => $now['since_ms'],
-            'left_ms' => $now['left_ms'],
-            'zones' => array_map(
-                static fn (ZonePlan $zone) => [
-                    'zone' => $zone->zone->id,
-                    'letter' => $zone->zone->letter(),
-                ] + $zone->at($now['since_ms']),
-                $plan->scenes[$now['scene']]->zones,
             ),
         ];
     }

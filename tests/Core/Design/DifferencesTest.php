@@ -23,6 +23,10 @@ final class DifferencesTest extends TestCase
         yield 'a fill' => [Sketch::fill('a', Sketch::colour('#010203')), ['zone fill A']];
         yield 'the same fill' => [Sketch::fill('a', ['kind' => 'empty']), []];
         yield 'a zone’s name' => [['do' => 'zone.name', 'zone' => 'b', 'name' => 'Times'], ['zone name C']];
+        yield 'in step' => [
+            ['do' => 'zone.follow', 'zone' => 'b', 'follows' => ['zone' => 'a']],
+            ['zone follows C'],
+        ];
         yield 'running on' => [['do' => 'zone.runs_on', 'zone' => 'b', 'on' => true], ['zone runs_on C']];
         yield 'a wider part' => [Sketch::size('a', '1400px'), ['zone place A Rest', 'zone place C Rest']];
         yield 'a split' => [

@@ -31,6 +31,7 @@ final class RefusalTest extends TestCase
         'round.set' => ['round' => ['s-rest']],
         'zone.name' => ['zone' => 'a', 'name' => 'Left'],
         'zone.runs_on' => ['zone' => 'a', 'on' => true],
+        'zone.follow' => ['zone' => 'a', 'follows' => ['zone' => 'b', 'unequal' => 'wrap']],
         'zone.exchange' => ['scene' => 's2', 'from' => 'd', 'to' => 'a', 'zones' => []],
         'zone.copy' => ['scene' => 's2', 'zone' => 'd', 'as' => 'z9'],
         'fill.set' => ['zone' => 'a', 'fill' => ['kind' => 'empty']],
@@ -92,7 +93,7 @@ final class RefusalTest extends TestCase
         foreach (['layout.make', 'layout.put'] as $name) {
             yield "$name: the scene is gone" => [$name, ['scene' => 'gone'], 'document.scene_gone', '/scene'];
         }
-        foreach (['zone.name', 'zone.runs_on', 'fill.set', 'fill.begin'] as $name) {
+        foreach (['zone.name', 'zone.runs_on', 'zone.follow', 'fill.set', 'fill.begin'] as $name) {
             yield "$name: the zone is gone" => [$name, ['zone' => 'gone'], 'document.zone_gone', '/zone'];
         }
         foreach (['move', 'size', 'turn', 'anchor', 'order', 'remove'] as $name) {
@@ -229,6 +230,12 @@ final class RefusalTest extends TestCase
         ];
         yield 'round.set: one that is gone' => ['round.set', ['round' => ['gone']], 'document.scene_gone', '/round/0'];
         yield 'round.set: one twice' => ['round.set', ['round' => ['s2', 's2']], 'document.round', '/round'];
+        yield 'zone.follow: it would lead itself' => [
+            'zone.follow',
+            ['follows' => ['zone' => 'a']],
+            'sync.circle',
+            '/follows/zone',
+        ];
         yield 'zone.exchange: the scene is gone' => [
             'zone.exchange',
             ['scene' => 'gone'],

@@ -309,7 +309,7 @@ final class SmilTest extends TestCase
         $random = new RandomDesign(new Randomizer(new Mt19937(21)));
         $design = Build::board();
         $tried = 0;
-        for ($step = 0; $step < 500; ++$step) {
+        for ($step = 0; $step < 1500; ++$step) {
             try {
                 $design = Build::apply($design, $random->command($design, (string) $step))->after;
             } catch (Refusal) {

@@ -138,7 +138,7 @@ final class EverythingTest extends TestCase
             'colour' => ['name' => 'Lake', 'hex' => '#ABCDEF'],
         ]))->apply(HouseStyle::fresh('Harbour'))->after;
         $followed = [];
-        for ($round = 0; $round < 400; ++$round) {
+        for ($round = 0; $round < 600; ++$round) {
             try {
                 $fill = FillReader::read(Input::of((array) $some->at(['$defs', 'zone', 'properties', 'fill'])));
             } catch (Refusal) {

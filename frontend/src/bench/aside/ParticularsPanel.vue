@@ -6,7 +6,7 @@ import type { Fill } from '../../api/types'
 import type { ZonePlan } from '../../plan/types'
 import FindingLines from '../../ui/FindingLines.vue'
 import { firstField, goOn } from '../../ui/focus'
-import { pixels, ratioText, seconds } from '../../ui/format'
+import { listed, pixels, ratioText, seconds } from '../../ui/format'
 import MeasureField from '../../ui/MeasureField.vue'
 import { useTyped } from '../../ui/useTyped'
 import { useDesign } from '../store/design'
@@ -21,6 +21,7 @@ import FloatFields from './FloatFields.vue'
 import LayerList from './LayerList.vue'
 import OpeningFields from '../fills/OpeningFields.vue'
 import PanelSection from './PanelSection.vue'
+import GoingFields from '../time/GoingFields.vue'
 import { partAlong } from '../store/parts'
 import SharedZone from '../scenes/SharedZone.vue'
 import SizeField from './SizeField.vue'
@@ -77,8 +78,15 @@ const placeOf = ({ rect, ratio, float }: ZonePlan): string =>
 function timeOf(): string {
   const zone = design.zone
   const cycle = zone?.cycle_ms ? t('section.cycle', { length: seconds(zone.cycle_ms) }) : t('rail.steady')
+  const leader = zone?.follows && design.zones[zone.follows.zone]
+  if (leader) return listed(cycle, t('going.step', { letter: leader.letter }))
   return design.document?.runs_on ? `${cycle} · ${t('section.runs-on')}` : cycle
 }
+/** What begins at a time of its own, or was set to. */
+const moves = computed(() => {
+  const document = design.document
+  return !!document && (['playlist', 'video'].includes(document.fill.kind) || !!document.follows || document.runs_on === true)
+})
 const shownParts = computed(() => partsOf(design.document?.fill.kind ?? 'empty'))
 const setFill = (fill: Fill, target: string): void =>
   void (design.selected && design.setFill(design.selected, fill, `${design.selected}:${target}`))
@@ -154,8 +162,9 @@ const setFill = (fill: Fill, target: string): void =>
       <FillEditor part="look" :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
     </PanelSection>
     <PanelSection name="time" :title="t('section.time')" :says="says.time">
+      <GoingFields v-if="moves" :zone="design.zone.id" />
       <FillEditor v-if="shownParts.time" part="time" :fill="design.document.fill" :items="design.zone.items" @change="setFill" />
-      <p v-else class="hint">{{ t('section.no-time') }}</p>
+      <p v-if="!moves && !shownParts.time" class="hint">{{ t('section.no-time') }}</p>
     </PanelSection>
   </fieldset>
   <LayerList />

@@ -1,43 +1,32 @@
 <script setup lang="ts">
-import { BFormCheckbox, BFormSelect } from 'bootstrap-vue-next'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
 import { useI18n } from 'vue-i18n'
-import type { Entry, Fill, PlaylistFill } from '../../api/types'
+import type { Entry, PlaylistFill } from '../../api/types'
 import type { Item } from '../../plan/types'
-import { TRANSITIONS } from '../../plan/transitions'
 import { useUploads } from '../../stock/uploads'
 import { seconds } from '../../ui/format'
 import MeasureField from '../../ui/MeasureField.vue'
 import { useDesign } from '../store/design'
 import ClipFields from './ClipFields.vue'
-import FillEditor from './FillEditor.vue'
-import { partsOf, summary, type Section } from './fillParts'
-import WhenField from '../../ui/WhenField.vue'
-import { useSession } from '../../session/session'
-import PanelSection from '../aside/PanelSection.vue'
+import EntryFields from './EntryFields.vue'
+import ListOrder from './ListOrder.vue'
 import { fillWords } from '../../ui/fillWords'
 
 const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
 const { t } = useI18n()
 const design = useDesign()
 const stock = useUploads()
-const session = useSession()
 const list = useTemplateRef<HTMLElement>('list')
 const open = ref<string | null>(null)
 const place = (): { zone: string } => ({ zone: design.selected ?? '' })
 const cycle = computed(() => design.zone?.cycle_ms ?? null)
+/** Whom it goes in step with: its own durations are not used. */
+const leader = computed(() => design.zone?.follows && design.zones[design.zone.follows.zone])
+const lasts = (entry: Entry): string =>
+  leader.value ? t('playlist.with', { letter: leader.value.letter }) : seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null)
 const itemOf = (entry: string): Item | undefined => props.items.find((item) => item.entry === entry)
 
-/** What is left out of an entry, its duration or a fade's ms, is the usual one. */
-function set(entry: Entry, part: Partial<Entry> | { transition: { kind: string } }, target: string): void {
-  void design.send([{ do: 'entry.set', ...place(), entry: { ...entry, ...part } }], `${entry.id}:${target}`)
-}
-const content = (entry: Entry, on: boolean): void => set(entry, { duration_ms: on ? null : itemOf(entry.id)?.ms }, 'content')
-function transition(entry: Entry, event: Event): void {
-  const kind = (event.target as HTMLSelectElement).value
-  set(entry, { transition: { kind } }, 'transition')
-}
 async function move(entry: Entry, by: number): Promise<void> {
   const to = props.fill.entries.indexOf(entry) + by
   if (to < 0 || to >= props.fill.entries.length) return
@@ -49,23 +38,6 @@ async function move(entry: Entry, by: number): Promise<void> {
 const timed = computed(() => props.fill.entries.filter((entry) => entry.duration_ms !== null))
 const setAll = (ms: number): void =>
   void design.send(timed.value.map((entry) => ({ do: 'entry.set', ...place(), entry: { ...entry, duration_ms: ms } })))
-const ORDERS = ['listed', 'shuffled', 'random'] as const
-function reorder(event: Event): void {
-  const order = (event.target as HTMLSelectElement).value as (typeof ORDERS)[number]
-  void design.setFill(place().zone, { ...props.fill, order }, `${place().zone}:order`)
-}
-const remove = (entry: Entry): void => void design.send([{ do: 'entry.remove', ...place(), entry: entry.id }])
-/** As in the particulars: what is seldom changed is folded away, and says in a line what it is. */
-const entryParts = (fill: Fill): Section[] =>
-  (['fill', 'look', 'time'] as const).filter((part) => part === 'fill' || partsOf(fill.kind)[part])
-const sectionOf = (entry: Entry, part: Section): object =>
-  part === 'fill'
-    ? {}
-    : {
-        name: `entry-${part}`,
-        title: t(`section.${part}`),
-        says: part === 'look' ? summary(entry.fill, itemOf(entry.id), t).look : '',
-      }
 const add = (kind: 'text' | 'colour'): void => {
   open.value = design.beginEntry(place().zone, kind, kind === 'text' ? { text: t('playlist.fresh-text') } : {})
 }
@@ -97,7 +69,7 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
     <p v-if="!fill.entries.length" class="hint">{{ t('playlist.empty') }}</p>
     <p v-else-if="cycle" class="measure">{{ t('playlist.cycle', { time: seconds(cycle) }) }}</p>
     <MeasureField
-      v-if="timed.length > 1"
+      v-if="timed.length > 1 && !leader"
       :label="t('playlist.all')"
       unit="s"
       :parts="1000"
@@ -105,14 +77,14 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
       :value="timed[0]?.duration_ms ?? 0"
       :refusal="design.refusal"
       @set="setAll" />
-    <label v-if="fill.entries.length > 1">
-      {{ t('playlist.order') }}
-      <BFormSelect size="sm" :model-value="fill.order ?? 'listed'" @change="reorder">
-        <option v-for="order in ORDERS" :key="order" :value="order">{{ t(`playlist.${order}`) }}</option>
-      </BFormSelect>
-    </label>
+    <ListOrder :fill="fill" :zone="place().zone" />
     <ol ref="list" class="entries">
-      <li v-for="(entry, index) in fill.entries" :key="entry.id" class="entry" :class="{ off: !entry.enabled }" :data-entry="entry.id">
+      <li
+        v-for="(entry, index) in fill.entries"
+        :key="entry.id"
+        class="entry"
+        :class="{ off: !entry.enabled, between: entry.between }"
+        :data-entry="entry.id">
         <button
           type="button"
           class="entry-face"
@@ -123,78 +95,20 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           <b>{{ index + 1 }}</b>
           <span>
             {{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}
+            <span v-if="entry.between" class="hint entry-when">{{ t('playlist.between-said') }}</span>
             <span v-if="entry.when" class="hint entry-when">{{ design.document?.whens?.[entry.id]?.words ?? entry.when.rrule }}</span>
           </span>
           <span class="measure">
-            {{ entry.enabled ? seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null) : t('playlist.off') }}
+            {{ entry.enabled ? lasts(entry) : t('playlist.off') }}
           </span>
         </button>
-        <div v-if="open === entry.id" class="entry-body">
-          <div class="field-row">
-            <MeasureField
-              :label="t('playlist.seconds')"
-              unit="s"
-              path="/duration_ms"
-              :parts="1000"
-              :disabled="entry.duration_ms === null"
-              :value="entry.duration_ms ?? itemOf(entry.id)?.ms ?? 0"
-              :refusal="design.refusal"
-              @set="(ms) => set(entry, { duration_ms: ms }, 'duration')" />
-          </div>
-          <div class="field-row">
-            <label>
-              {{ t('playlist.transition') }}
-              <BFormSelect size="sm" :model-value="entry.transition.kind" @change="transition(entry, $event)">
-                <option v-for="kind in TRANSITIONS" :key="kind" :value="kind">{{ t(`transition.${kind}`) }}</option>
-              </BFormSelect>
-            </label>
-            <MeasureField
-              v-if="entry.transition.kind !== 'cut'"
-              :label="t('transition.for')"
-              unit="s"
-              path="/transition/ms"
-              :parts="1000"
-              :value="entry.transition.ms"
-              :refusal="design.refusal"
-              @set="(ms) => set(entry, { transition: { kind: entry.transition.kind, ms } }, 'transition-ms')" />
-          </div>
-          <BFormCheckbox :model-value="entry.duration_ms === null" @update:model-value="(on) => content(entry, on === true)">
-            {{ t('playlist.content') }}
-          </BFormCheckbox>
-          <BFormCheckbox :model-value="entry.enabled" @update:model-value="set(entry, { enabled: !entry.enabled }, 'enabled')">
-            {{ t('playlist.enabled') }}
-          </BFormCheckbox>
-          <WhenField
-            :label="t('when.label')"
-            :site="session.slug"
-            :said="design.document?.whens?.[entry.id] ?? null"
-            :rule="entry.when?.rrule ?? null"
-            @set="(when) => set(entry, { when }, 'when')" />
-          <BFormCheckbox
-            v-if="entry.when || entry.alone"
-            :model-value="entry.alone ?? false"
-            @update:model-value="(on) => set(entry, { alone: on === true }, 'alone')">
-            {{ t('when.alone') }}
-          </BFormCheckbox>
-          <div class="merge-row">
-            <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === 0" @click="move(entry, -1)">
-              {{ t('playlist.up') }}
-            </button>
-            <button type="button" class="btn btn-sm btn-outline-dark" :disabled="index === fill.entries.length - 1" @click="move(entry, 1)">
-              {{ t('playlist.down') }}
-            </button>
-            <button type="button" class="btn btn-sm btn-outline-dark" @click="remove(entry)">{{ t('playlist.remove') }}</button>
-          </div>
-          <template v-for="part in entryParts(entry.fill)" :key="part">
-            <component :is="part === 'fill' ? 'div' : PanelSection" v-bind="sectionOf(entry, part)">
-              <FillEditor
-                :part="part"
-                :fill="entry.fill"
-                :items="itemOf(entry.id) ? [itemOf(entry.id)!] : []"
-                @change="(changed, target) => set(entry, { fill: changed }, target)" />
-            </component>
-          </template>
-        </div>
+        <EntryFields
+          v-if="open === entry.id"
+          :entry="entry"
+          :item="itemOf(entry.id)"
+          :index="index"
+          :count="fill.entries.length"
+          @move="(by) => move(entry, by)" />
       </li>
     </ol>
     <div class="merge-row">

@@ -4,6 +4,7 @@ import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
 import { useDrawn } from '../../ui/useDrawn'
 import { useDesign } from '../store/design'
+import LaneLetters from './LaneLetters.vue'
 import RailLanes from './RailLanes.vue'
 import RailSays from './RailSays.vue'
 import TimeField from './TimeField.vue'
@@ -112,19 +113,8 @@ function keys(event: KeyboardEvent): void {
     </div>
     <div class="rail-time">
       <div class="rail-lanes">
-        <div class="lane-letters" aria-hidden="true">
-          <div v-if="spans.length" class="scene-band" />
-          <button
-            v-for="plan in drawn ? design.plans : []"
-            :key="plan.id"
-            type="button"
-            tabindex="-1"
-            :class="{ chosen: plan.id === design.selected }"
-            :title="plan.name"
-            @click="design.selected = plan.id">
-            {{ plan.letter }}
-          </button>
-        </div>
+        <LaneLetters v-if="drawn" :banded="spans.length > 0" />
+        <div v-else class="lane-letters" />
         <div
           ref="lanes"
           class="lanes"
