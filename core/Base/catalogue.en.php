@@ -575,6 +575,10 @@ return [
 
     'zone.empty' => ['{letter} shows nothing.', 'Give it a fill; under art a colour is enough. Or merge it with a neighbour.'],
     'text.nothing' => ['The text of {letter} has no words yet.', 'Write them, or remove the zone.'],
+    'moment.time' => [
+        '“{value}” is no time after a start.',
+        'Give seconds, or hours, minutes and seconds like 2:13:07.',
+    ],
     'sync.circle' => [
         '{letter} cannot go in step with {leader}, which goes in step with {letter}.',
         'Let {leader} go by itself first.',

@@ -63,6 +63,32 @@ export const plansIn = (design: string, styles: string[]): Promise<StyleSheet[]>
       )
 export const pastOf = (design: string, revision: number): Promise<Past> =>
   call('GET', `/api/designs/${design}/revisions/${revision}`)
+/** What a design shows at an instant, by zone, and why. */
+export interface Moment {
+  at_ms: number
+  /** Civil, of the site. */
+  at: string
+  t_ms: number
+  scene: string
+  scene_name: string
+  since_ms: number
+  left_ms: number | null
+  zones: {
+    zone: string
+    letter: string
+    entry: string | null
+    place: number | null
+    since_ms: number
+    left_ms: number | null
+    why: 'steady' | 'turn' | 'midnight' | 'hours' | 'alone' | 'step' | 'no_step' | 'nothing'
+    leader: string | null
+  }[]
+  plan: DatedPlan
+}
+/** So many ms after a start at midnight, or at a civil time of the site, or at an instant; none: now. */
+export type MomentAsked = { t_ms: number | string } | { at: string } | { at_ms: number } | Record<string, never>
+export const momentOf = (design: string, asked: MomentAsked): Promise<Moment> =>
+  call('GET', `/api/designs/${design}/moment?${new URLSearchParams(asked as Record<string, string>)}`)
 interface Releases {
   releases: ReleaseLine[]
   newer: Newer['why']

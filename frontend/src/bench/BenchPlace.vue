@@ -24,6 +24,7 @@ import PutNotes from './aside/PutNotes.vue'
 import { carried } from './canvas/stockDrag'
 import TimeRail from './time/TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
+import { useMoment } from './time/useMoment'
 import { useBeside } from './aside/useBeside'
 import { usePlayhead } from './time/usePlayhead'
 import { usePut } from './canvas/usePut'
@@ -42,9 +43,13 @@ const canvas = ref<InstanceType<typeof BenchCanvas>>()
 const face = toRef(design, 'shown')
 const aside = ref<Aside | null>(null)
 const playhead = usePlayhead((tMs, running) => draw(tMs, running))
+const moment = useMoment()
 const round = useRoundPlay(playhead.tMs, playhead.playing)
-const draw = (tMs: number, running: boolean): void =>
-  canvas.value?.draw(round.drawn.value ? tMs : running ? tMs : round.inScene.value, running)
+function draw(tMs: number, running: boolean): void {
+  const pinned = moment.shown.value
+  if (pinned && !running) canvas.value?.draw(pinned.t_ms, false, pinned.at_ms)
+  else canvas.value?.draw(round.drawn.value ? tMs : running ? tMs : round.inScene.value, running)
+}
 const redraw = (): void => void requestAnimationFrame(() => draw(playhead.tMs.value, playhead.playing.value))
 const id = computed(() => (typeof route.params['design'] === 'string' ? route.params['design'] : ''))
 const query = (name: string): string => (typeof route.query[name] === 'string' ? route.query[name] : '')
@@ -69,6 +74,7 @@ async function open(wanted: string): Promise<void> {
     if (site && site !== route.params['site']) await router.replace({ params: { site, design: wanted }, query: route.query })
     design.selected = design.zones[query('zone')] ? query('zone') : (design.order[0] ?? null)
     playhead.seek(round.startOf(design.scene) ?? 0)
+    if (query('at')) aside.value = 'moment'
   } catch (refused) {
     localStorage.removeItem(LAST)
     error.value = refused
@@ -89,7 +95,26 @@ watch([() => design.selected, () => design.scene, () => design.layout], ([zone, 
       },
     })
 })
-watch(() => design.plans, redraw)
+watch([() => design.plans, moment.shown], redraw)
+/** Asked for, it is of now until another is chosen; left, or played on, it is over. */
+watch(aside, (opened) => {
+  if (opened !== 'moment') moment.clear()
+  else if (!moment.shown.value) void moment.ask(query('at') ? { at: query('at') } : {})
+})
+const railMs = computed(() => {
+  const pinned = moment.shown.value
+  return pinned ? (round.startOf(pinned.scene) ?? 0) + pinned.since_ms : playhead.tMs.value
+})
+function seek(tMs: number): void {
+  if (aside.value === 'moment') aside.value = null
+  playhead.seek(tMs)
+}
+watch(playhead.playing, (runs) => {
+  if (runs && aside.value === 'moment') aside.value = null
+})
+watch(moment.shown, (now) => {
+  if (id.value === design.id) void router.replace({ query: { ...route.query, at: now?.at } })
+})
 
 async function openLayout(scene: string, layout: 'own' | 'turned'): Promise<void> {
   await design.show(scene, layout)
@@ -139,7 +164,7 @@ watch(
         <PutNotes :sending="sending" :over="over" @turn="inTurn" @close="dismiss" />
         <BenchCanvas
           ref="canvas"
-          :round="round.drawn.value"
+          :round="moment.shown.value?.plan ?? round.drawn.value"
           :playing="playhead.playing.value"
           @drawn="redraw"
           @play="playhead.toggle()"
@@ -153,11 +178,12 @@ watch(
       </div>
       <div class="bench-foot">
         <TimeRail
-          :t-ms="playhead.tMs.value"
+          :t-ms="railMs"
           :playing="playhead.playing.value"
           :speed="playhead.speed.value"
+          @moment="aside = 'moment'"
           @toggle="playhead.toggle()"
-          @seek="playhead.seek"
+          @seek="seek"
           @speed="(times) => (playhead.speed.value = times)" />
         <TitleBlock @aside="aside = $event" />
       </div>
@@ -168,6 +194,7 @@ watch(
       :beside="beside.codes.value"
       :styled="beside.styled.value"
       :t-ms="playhead.tMs.value"
+      :moment="moment"
       @put="putAndShow"
       @put-all="putAllAndShow"
       @beside="beside.toggle"

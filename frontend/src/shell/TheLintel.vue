@@ -6,6 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import { useSession } from '../session/session'
 import SessionSheet from '../session/SessionSheet.vue'
 import { useUploads } from '../stock/uploads'
+import { civilWords, pinned } from '../ui/pinned'
 import ActsNow from '../acts/ActsNow.vue'
 import KeySheet from './KeySheet.vue'
 
@@ -59,6 +60,7 @@ onUnmounted(() => removeEventListener('keydown', help))
       {{ t('stock.sending', { count: uploads.active.length, percent: String(uploads.percent) }) }}
     </span>
     <ActsNow v-if="session.me" />
+    <span v-if="pinned" class="pinned" role="status">{{ t('lintel.pinned', { time: civilWords(pinned) }) }}</span>
     <span class="spring" />
     <button class="plain" type="button" :aria-label="t('lintel.keys')" @click="keys = true">?</button>
     <BDropdown v-if="session.me" variant="link" :text="session.me.name" toggle-class="person" no-caret end>

@@ -7,6 +7,7 @@ namespace UpperPane\App\UseCase\Design;
 use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Document\Desks;
 use UpperPane\Core\Base\Input;
+use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Handoff\Moment;
 use UpperPane\Core\Time\CivilTime;
 
@@ -20,8 +21,8 @@ final readonly class ShowMoment
     }
 
     /**
-     * @param array<string, mixed> $asked `t_ms` after a start at midnight, or `at`, a civil date and time of the site;
-     *     none: now
+     * @param array<string, mixed> $asked `t_ms` after a start at midnight, or `at`, a civil date and time of the site,
+     *     or `at_ms`, an instant; none: now
      *
      * @return array<string, mixed> with the plan and the dates to draw it by
      */
@@ -32,20 +33,24 @@ final readonly class ShowMoment
         $plan = $this->planning->judge(Planning::design($loaded), $stand)->plan->toArray();
         $zone = new \DateTimeZone($stand->site->timeZone);
         $nowMs = $this->planning->nowMs();
-        $input = Input::of($asked)->keys(['t_ms', 'at']);
+        $input = Input::of($asked)->keys(['t_ms', 'at', 'at_ms']);
         $moment = match (true) {
             $input->has('t_ms') => Moment::after($plan, $zone, $nowMs, self::number($input->child('t_ms'))),
             $input->has('at') => Moment::at($plan, $zone, CivilTime::parse($input->child('at'))->instantMs($zone)),
+            $input->has('at_ms') => Moment::at($plan, $zone, self::number($input->child('at_ms'))),
             default => Moment::at($plan, $zone, $nowMs),
         };
 
         return $moment->toArray() + ['plan' => $plan + ['dates' => $moment->dates()]];
     }
 
+    /** @throws Refusal `moment.time` */
     private static function number(Input $typed): int
     {
-        $text = $typed->asText(15);
+        $text = $typed->asText(40);
 
-        return Input::of(ctype_digit($text) ? (int) $text : $text, $typed->path)->asInt(0, self::LATEST_MS);
+        return ctype_digit($text) && strlen($text) < 14 && (int) $text <= self::LATEST_MS
+            ? (int) $text
+            : throw Refusal::because('moment.time', $typed->path, ['value' => $text]);
     }
 }

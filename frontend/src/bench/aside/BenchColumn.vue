@@ -13,12 +13,14 @@ import FindingList from './FindingList.vue'
 import OtherSurfaces from './OtherSurfaces.vue'
 import ParticularsPanel from './ParticularsPanel.vue'
 import PastSheet from './PastSheet.vue'
+import MomentSheet from '../time/MomentSheet.vue'
+import type { MomentView } from '../time/useMoment'
 import SceneFields from '../scenes/SceneFields.vue'
 import SheetLinks from './SheetLinks.vue'
 import StockShelf from './StockShelf.vue'
 
 /** The column beside the canvas: its faces, and over them what was opened from where it is read, until Escape. */
-defineProps<{ beside: string[]; styled: string[]; tMs: number }>()
+defineProps<{ beside: string[]; styled: string[]; tMs: number; moment: MomentView }>()
 const emit = defineEmits<{
   put: [zone: string, media: MediaLine]
   'put-all': [zone: string, media: MediaLine[]]
@@ -84,6 +86,7 @@ watch(aside, async (opened, before) => {
       <SheetLinks v-else-if="aside === 'sheets'" />
       <DrawingFields v-else-if="aside === 'drawing'" />
       <SceneFields v-else-if="aside === 'scene'" />
+      <MomentSheet v-else-if="aside === 'moment'" :moment="moment" />
       <PastSheet v-else-if="aside === 'history' && past !== null" :revision="past" @away="past = null" />
       <HistoryList
         v-else-if="aside === 'history'"

@@ -90,9 +90,9 @@ async function show(): Promise<void> {
   await design.reload()
 }
 
-function draw(tMs: number, running: boolean): void {
-  // Clocks show the server's time at opening, plus the playhead.
-  stage?.at(tMs, design.beganMs + tMs, running)
+function draw(tMs: number, running: boolean, nowMs?: number): void {
+  // Clocks show the server's time at opening, plus the playhead, or a pinned instant.
+  stage?.at(tMs, nowMs ?? design.beganMs + tMs, running)
 }
 defineExpose({ draw })
 

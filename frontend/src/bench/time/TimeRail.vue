@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
@@ -11,7 +12,7 @@ import TimeField from './TimeField.vue'
 import { useChanges } from './useChanges'
 
 const props = defineProps<{ tMs: number; playing: boolean; speed: number }>()
-const emit = defineEmits<{ toggle: []; seek: [tMs: number]; speed: [times: number] }>()
+const emit = defineEmits<{ moment: []; toggle: []; seek: [tMs: number]; speed: [times: number] }>()
 const SPEEDS = [1, 4, 16]
 const ARROWS = ['◂', '▸']
 const { t } = useI18n()
@@ -141,7 +142,10 @@ function keys(event: KeyboardEvent): void {
           <span class="playhead" :style="{ left: `${position}%` }" />
         </div>
       </div>
-      <RailSays />
+      <div class="rail-foot">
+        <div><RailSays /></div>
+        <button v-b-tooltip="t('moment.hint')" type="button" class="plain" @click="emit('moment')">{{ t('bench.moment') }}</button>
+      </div>
     </div>
   </section>
 </template>
