@@ -41,7 +41,8 @@ final class MomentTest extends ApiCase
     public function testRefusesWhatIsNoTime(): void
     {
         $this->signIn();
-        foreach (['t_ms=soon' => 'moment.time', 't_ms=-5' => 'moment.time', 'at=2027-02-30T07:00' => 'time.civil'] as $asked => $code) {
+        $wrong = ['t_ms=soon' => 'moment.time', 't_ms=-5' => 'moment.time', 'at=2027-02-30T07:00' => 'time.civil'];
+        foreach ($wrong as $asked => $code) {
             self::assertSame($code, $this->call('GET', self::MOMENT."?$asked", status: 422)['code']);
         }
     }
