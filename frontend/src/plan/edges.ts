@@ -3,7 +3,7 @@ import { sequenceOf, type Sequence } from './sequence'
 import type { ListHours } from './types'
 
 /** Of a list whose entries lie partly between the others: which, and after how many. */
-export interface Mixed {
+interface Mixed {
   between: readonly boolean[]
   after: number
 }

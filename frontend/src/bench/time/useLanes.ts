@@ -2,7 +2,7 @@ import { computed, type ComputedRef } from 'vue'
 import type { ZonePlan } from '../../plan/types'
 import { useDesign } from '../store/design'
 
-export interface Lane {
+interface Lane {
   plan: ZonePlan
   /** One bracket joins the lanes of a group, its leader's first. */
   group: 'first' | 'middle' | 'last' | null
