@@ -13,7 +13,7 @@ const uses = {
   bench: ['api', 'document', 'plan', 'session', 'stock', 'styles', 'ui'],
   surface: ['api', 'document', 'plan', 'session', 'ui'],
   elevation: ['api', 'document', 'plan', 'session', 'surface', 'ui'],
-  designs: ['api', 'document', 'session', 'surface', 'ui'],
+  designs: ['api', 'document', 'session', 'stock', 'surface', 'ui'],
   styles: ['api', 'document', 'plan', 'session', 'stock', 'ui'],
   acts: ['api', 'session', 'ui'],
   handoff: ['acts', 'plan', 'api', 'session', 'ui'],

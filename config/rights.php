@@ -58,6 +58,8 @@ return [
     'design_create' => $designing,
     'design_create_size' => $designing,
     'design_create_smil' => $designing,
+    'playlist_create' => $designing,
+    'playlists' => $everyone,
     'starter_save' => $designing,
     'styles' => $everyone,
     'style_create' => $designing,

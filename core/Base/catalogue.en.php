@@ -579,6 +579,18 @@ return [
         '“{value}” is no time after a start.',
         'Give seconds, or hours, minutes and seconds like 2:13:07.',
     ],
+    'playlist.layout' => [
+        'A playlist has no layout: it is one list that fills its canvas.',
+        'Make a design, and let a zone of it show this playlist.',
+    ],
+    'playlist.elsewhere' => [
+        'The entries of {letter} are those of a playlist in the Stock.',
+        'Open the playlist to change them, or give the zone entries of its own.',
+    ],
+    'playlist.unknown' => [
+        'There is no such playlist in the Stock.',
+        'Choose one that is there.',
+    ],
     'sync.circle' => [
         '{letter} cannot go in step with {leader}, which goes in step with {letter}.',
         'Let {leader} go by itself first.',

@@ -8,6 +8,7 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Letters;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
+use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Layout\Guide;
@@ -39,6 +40,7 @@ final readonly class Design implements Document
      * @param array<string, Guide> $guides      by id
      * @param ?array{int, int}     $lattice     columns and rows of its own canvas
      * @param ?string              $style       id of the house style whose names its fills use
+     * @param bool                 $isList      a playlist of the Stock: one pane that shows a list, without a layout
      * @param bool                 $still       its texts stand still, and everything changes by a cut
      */
     private function __construct(
@@ -58,6 +60,7 @@ final readonly class Design implements Document
         public ?array $lattice = null,
         public ?string $style = null,
         public bool $still = false,
+        public bool $isList = false,
     ) {
     }
 
@@ -119,6 +122,7 @@ final readonly class Design implements Document
             $head->has('lattice') ? self::lattice($head->child('lattice')) : null,
             $head->optional('style')?->asId(),
             $head->has('still') && $head->bool('still'),
+            $head->has('list') && $head->bool('list'),
         );
     }
 
@@ -207,10 +211,12 @@ final readonly class Design implements Document
      * @param array{name?: string, lettersUsed?: int, reflow?: ReflowScale, zones?: array<string, Zone>,
      *     scenes?: array<string, Scene>, order?: list<string>, round?: list<string>, surfaces?: list<string>,
      *     archived?: bool, guides?: array<string, Guide>,
-     *     lattice?: ?array{int, int}, style?: ?string, still?: bool} $set
+     *     lattice?: ?array{int, int}, style?: ?string, still?: bool, isList?: bool} $set
      */
     public function with(array $set): self
     {
+        $this->isList && self::refuseLayout($set);
+
         return new self(
             $set['name'] ?? $this->name,
             $this->canvas,
@@ -228,7 +234,46 @@ final readonly class Design implements Document
             array_key_exists('lattice', $set) ? $set['lattice'] : $this->lattice,
             array_key_exists('style', $set) ? $set['style'] : $this->style,
             $set['still'] ?? $this->still,
+            $set['isList'] ?? $this->isList,
         );
+    }
+
+    /**
+     * A playlist of the Stock: the list fills its canvas.
+     *
+     * @throws Refusal `playlist.layout` unless it has one pane
+     */
+    public function asList(PlaylistFill $list): self
+    {
+        $zone = array_values($this->zones)[0] ?? null;
+        if ($zone === null || count($this->zones) > 1) {
+            throw Refusal::because('playlist.layout', '');
+        }
+
+        return $this->withZone($zone->withFill($list->kept()))->with(['isList' => true]);
+    }
+
+    /** What it shows as a playlist of the Stock; null: it is none. */
+    public function list(): ?PlaylistFill
+    {
+        $fill = $this->isList ? (array_values($this->zones)[0] ?? null)?->fill() : null;
+
+        return $fill instanceof PlaylistFill ? $fill : null;
+    }
+
+    /** @param array<string, mixed> $set */
+    private static function refuseLayout(array $set): void
+    {
+        $zones = is_array($set['zones'] ?? null) ? $set['zones'] : [];
+        $zone = array_values($zones)[0] ?? null;
+        $fill = $zone instanceof Zone ? $zone->fill() : null;
+        if (
+            count($zones) > 1
+            || ($fill !== null && (!$fill instanceof PlaylistFill || $fill->of !== null))
+            || count(is_array($set['scenes'] ?? null) ? $set['scenes'] : []) > 1
+        ) {
+            throw Refusal::because('playlist.layout', '');
+        }
     }
 
     /** @return array<string, mixed> everything but zones and scenes */
@@ -250,7 +295,7 @@ final readonly class Design implements Document
                 : ['guides' => array_map(static fn (Guide $guide) => $guide->toArray(), $this->guides)]) +
             ($this->lattice === null ? [] : ['lattice' => $this->lattice]) +
             ($this->style === null ? [] : ['style' => $this->style]) +
-            ($this->still ? ['still' => true] : []);
+            ($this->still ? ['still' => true] : []) + ($this->isList ? ['list' => true] : []);
     }
 
     public function toArray(): array

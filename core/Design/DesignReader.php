@@ -20,7 +20,7 @@ final class DesignReader
     {
         $input->keys([
             ...['version', 'name', 'canvas', 'letters_used', 'reflow', 'order', 'round', 'zones', 'scenes'],
-            ...['surfaces', 'archived', 'guides', 'lattice', 'style', 'still'],
+            ...['surfaces', 'archived', 'guides', 'lattice', 'style', 'still', 'list'],
         ]);
         $zones = $scenes = [];
         foreach ($input->child('zones')->members() as $id => $zone) {
@@ -33,6 +33,9 @@ final class DesignReader
         self::checkScenes($design, $input->path);
         self::checkZones($design, $input->path);
         self::checkLetters($design, $input->path);
+        if ($design->isList && ($design->list() === null || count($design->zones) > 1)) {
+            throw Refusal::because('playlist.layout', "$input->path/zones");
+        }
         $design->lattice === null || Lattice::of($design->canvas, ...$design->lattice);
         foreach ($design->guides as $id => $guide) {
             $guide->on($design->sizing($guide->turned)->canvas, "{$input->path}/guides/$id/at");

@@ -139,6 +139,15 @@ final class Zone
             : in_array($id, $this->fill()->mediaIds(), true);
     }
 
+    /** The playlist of the Stock that it shows; one that was not read yet is read only when it may have one. */
+    public function list(): ?string
+    {
+        $mayHave = $this->json === null || $this->fill !== null || str_contains($this->json, '"of":"');
+        $fill = $mayHave ? $this->fill() : null;
+
+        return $fill instanceof PlaylistFill ? $fill->of : null;
+    }
+
     /** Whether what it shows has a sound; one that was not read yet is read only when it may have. */
     public function isHeard(): bool
     {

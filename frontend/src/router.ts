@@ -32,6 +32,7 @@ export const router = createRouter({
     { path: '/:site/bench/:design?', name: 'bench', component: () => import('./bench/BenchPlace.vue') },
     { path: '/:site/designs', name: 'designs', component: () => import('./designs/DesignsPlace.vue') },
     { path: '/:site/stock', name: 'stock', component: () => import('./stock/StockPlace.vue') },
+    { path: '/:site/stock/playlists', name: 'playlists', component: () => import('./designs/PlaylistsPlace.vue') },
     { path: '/:site/stock/styles/:style?', name: 'styles', component: () => import('./styles/StylesPlace.vue') },
     { path: '/:site/hand-off/:player', name: 'player', component: () => import('./handoff/PlayerPlace.vue') },
     { path: '/:site/hand-off', name: 'hand-off', component: () => import('./handoff/HandoffPlace.vue') },

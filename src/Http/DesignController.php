@@ -13,6 +13,7 @@ use UpperPane\App\Entity\Person;
 use UpperPane\App\UseCase\Design\BriefSheets;
 use UpperPane\App\UseCase\Design\CreateDesign;
 use UpperPane\App\UseCase\Design\FindDesigns;
+use UpperPane\App\UseCase\Design\ListPlaylists;
 use UpperPane\App\UseCase\Design\LookBack;
 use UpperPane\App\UseCase\Design\SaveStarter;
 use UpperPane\App\UseCase\Design\ShowMoment;
@@ -43,6 +44,22 @@ final readonly class DesignController
         CreateDesign $create,
     ): JsonResponse {
         return new JsonResponse($create->forSize($site, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/sites/{site}/playlists', 'playlist_create', methods: ['POST'])]
+    public function createPlaylist(
+        string $site,
+        Request $request,
+        #[CurrentUser] Person $person,
+        CreateDesign $create,
+    ): JsonResponse {
+        return new JsonResponse($create->playlist($site, Body::of($request), $person), 201);
+    }
+
+    #[Route('/api/sites/{site}/playlists', 'playlists', methods: ['GET'])]
+    public function playlists(string $site, #[CurrentUser] Person $person, ListPlaylists $list): JsonResponse
+    {
+        return new JsonResponse($list($site, $person));
     }
 
     #[Route('/api/sites/{site}/designs/smil', 'design_create_smil', methods: ['POST'])]

@@ -26,6 +26,7 @@ final readonly class DesignLines
                 'width' => $design->canvas->width,
                 'height' => $design->canvas->height,
                 'archived' => (int) $design->archived,
+                'is_list' => (int) $design->isList,
             ],
             ['id' => $id],
         );
@@ -61,7 +62,7 @@ final readonly class DesignLines
                 "SEPARATOR '\n') FROM design_surface m JOIN surface o ON o.id = m.surface_id ".
                 'WHERE m.design_id = d.id) AS others FROM document d '.
                 'LEFT JOIN surface s ON s.id = d.surface_id LEFT JOIN person p ON p.id = d.changed_by_id '.
-                "WHERE d.kind = 'design' AND d.site_id = ? AND d.removed_ms IS NULL AND d.archived = ? ".
+                "WHERE d.kind = 'design' AND d.is_list = 0 AND d.site_id = ? AND d.removed_ms IS NULL AND d.archived = ? ".
                 implode(' ', $conditions).
                 ' ORDER BY d.changed_at DESC, d.id LIMIT '.
                 (self::PAGE + 1).

@@ -112,6 +112,9 @@ final class OpenApiTest extends ApiCase
         $this->call('POST', "$design/starters", $kept + $step(), 200);
         $sized = ['design' => self::uuid(), 'name' => 'Sign', 'canvas' => $size];
         $this->call('POST', '/api/sites/harrowmere/designs', $sized, 201);
+        $playlist = ['design' => self::uuid(), 'name' => 'Offers', 'canvas' => $size];
+        $this->call('POST', '/api/sites/harrowmere/playlists', $playlist, 201);
+        $this->call('GET', '/api/sites/harrowmere/playlists', status: 200);
         $smil = '<smil><head><layout><root-layout width="9" height="9"/></layout></head></smil>';
         $read = ['design' => self::uuid(), 'name' => 'Read', 'pitch_mm' => 0.5, 'smil' => $smil];
         $this->call('POST', '/api/sites/harrowmere/designs/smil', $read, 201);

@@ -56,6 +56,13 @@ final class RaceTest extends TestCase
             ],
             'design',
         ];
+        yield 'a playlist' => [
+            static fn () => [
+                '/api/sites/aldermoor/playlists',
+                ['design' => self::uuid(), 'name' => 'Race', 'canvas' => ['px' => [640, 64], 'pitch_mm' => 2.5]],
+            ],
+            'design',
+        ];
         yield 'a batch' => [
             static fn () => ['/api/documents/'.self::$design.'/batches', self::batch($revision(), $name())],
             'revision',

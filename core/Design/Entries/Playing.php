@@ -17,14 +17,21 @@ use UpperPane\Core\Design\Spot;
 /** What the commands on a playlist's entries share: finding the playlist, and one change of it. */
 final class Playing
 {
-    /** @throws Refusal `document.zone_gone`, `playlist.gone` when the zone shows no playlist any more */
+    /**
+     * @throws Refusal `document.zone_gone`, `playlist.gone` when the zone shows no playlist any more,
+     *     `playlist.elsewhere` when its entries are those of a playlist of the Stock
+     */
     public static function of(Design $design, string $zone): PlaylistFill
     {
         $fill = $design->zone($zone)->fill();
 
-        return $fill instanceof PlaylistFill
+        if (!$fill instanceof PlaylistFill) {
+            throw Refusal::because('playlist.gone', '/zone', ['zone' => $zone]);
+        }
+
+        return $fill->of === null
             ? $fill
-            : throw Refusal::because('playlist.gone', '/zone', ['zone' => $zone]);
+            : throw Refusal::because('playlist.elsewhere', '/zone', ['letter' => $design->zone($zone)->letter()]);
     }
 
     /** @throws Refusal `playlist.entry_gone` */

@@ -23,15 +23,21 @@ final readonly class PlaylistFill implements Fill
     /**
      * @param list<Entry> $entries
      * @param int         $after   so many of the others, ≥ 1
+     * @param ?string     $of      the playlist of the Stock whose entries and order it has; null: they are its own
      */
-    private function __construct(public array $entries, public ?Clip $clip, public Order $order, public int $after)
-    {
+    private function __construct(
+        public array $entries,
+        public ?Clip $clip,
+        public Order $order,
+        public int $after,
+        public ?string $of,
+    ) {
     }
 
     /** @throws Refusal `playlist.entry_twice` */
     public static function parse(Input $input): self
     {
-        $input->keys(['kind', 'entries', 'clip', 'order', 'after']);
+        $input->keys(['kind', 'entries', 'clip', 'order', 'after', 'of']);
         $entries = $seen = [];
         foreach ($input->list('entries', self::MOST_ENTRIES) as $item) {
             $entry = Entry::parse($item);
@@ -47,6 +53,7 @@ final readonly class PlaylistFill implements Fill
             Clip::parseOrNone($input),
             $input->has('order') ? $input->enum('order', Order::class) : Order::Listed,
             $input->has('after') ? $input->int('after', 1, self::MOST_ENTRIES) : self::AFTER,
+            $input->optional('of')?->asId(),
         );
     }
 
@@ -86,7 +93,7 @@ final readonly class PlaylistFill implements Fill
 
     public function without(string $id): self
     {
-        return $this->of(array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->id !== $id)));
+        return $this->made(array_values(array_filter($this->entries, static fn (Entry $entry) => $entry->id !== $id)));
     }
 
     /** @param ?string $before the entry it is put in front of; null for the end */
@@ -100,12 +107,12 @@ final readonly class PlaylistFill implements Fill
             $entries[] = $entry;
         }
 
-        return $this->of($before === null ? [...$entries, $inserted] : $entries);
+        return $this->made($before === null ? [...$entries, $inserted] : $entries);
     }
 
     public function withReplaced(Entry $replacement): self
     {
-        return $this->of(
+        return $this->made(
             array_map(
                 static fn (Entry $entry) => $entry->id === $replacement->id ? $replacement : $entry,
                 $this->entries,
@@ -113,8 +120,28 @@ final readonly class PlaylistFill implements Fill
         );
     }
 
+    /** What is kept of it: what it has from a playlist of the Stock stays there. */
+    public function kept(): self
+    {
+        return $this->of === null
+            ? $this
+            : $this->altered(['entries' => [], 'order' => Order::Listed, 'after' => self::AFTER]);
+    }
+
+    /** @return array<string, mixed> its entries and their order, wherever it shows them */
+    public function listed(): array
+    {
+        return $this->altered(['clip' => null, 'of' => null])->toArray();
+    }
+
+    /** The entries of the playlist that it names, in that one's order. */
+    public function filledBy(self $list): self
+    {
+        return $this->altered(['entries' => $list->entries, 'order' => $list->order, 'after' => $list->after]);
+    }
+
     /** @param list<Entry> $entries */
-    private function of(array $entries): self
+    private function made(array $entries): self
     {
         return $this->altered(['entries' => $entries]);
     }
@@ -139,7 +166,8 @@ final readonly class PlaylistFill implements Fill
             'entries' => array_map(static fn (Entry $entry) => $entry->toArray(), $this->entries),
         ] + ($this->clip === null ? [] : ['clip' => $this->clip->toArray()])
             + ($this->order === Order::Listed ? [] : ['order' => $this->order->value])
-            + ($this->after === self::AFTER ? [] : ['after' => $this->after]);
+            + ($this->after === self::AFTER ? [] : ['after' => $this->after])
+            + ($this->of === null ? [] : ['of' => $this->of]);
     }
 
     public function mediaIds(): array

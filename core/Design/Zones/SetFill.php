@@ -12,6 +12,7 @@ use UpperPane\Core\Change\Scopes;
 use UpperPane\Core\Design\DesignCommand;
 use UpperPane\Core\Design\Fill\Fill;
 use UpperPane\Core\Design\Fill\FillReader;
+use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Design\Spot;
 
 /** `fill.set`: what a zone shows, whole. Refuses `document.zone_gone`. */
@@ -27,7 +28,9 @@ final readonly class SetFill implements DesignCommand
     {
         $input->keys(['do', 'zone', 'fill']);
 
-        return new self($input->id('zone'), FillReader::read($input->child('fill')));
+        $fill = FillReader::read($input->child('fill'));
+
+        return new self($input->id('zone'), $fill instanceof PlaylistFill ? $fill->kept() : $fill);
     }
 
     public function apply(Document $document): Change

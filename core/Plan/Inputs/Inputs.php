@@ -8,6 +8,8 @@ use UpperPane\Core\Base\CanonicalJson;
 use UpperPane\Core\Base\Input;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignReader;
+use UpperPane\Core\Design\Fill\PlaylistFill;
+use UpperPane\Core\Design\Lists;
 use UpperPane\Core\Design\Upgrade;
 use UpperPane\Core\Geometry\Rational;
 use UpperPane\Core\Plan\Plan;
@@ -121,16 +123,21 @@ final readonly class Inputs
     /**
      * What each part of it is, by its sum: two inputs are compared by these, without reading them whole.
      *
-     * @return array{design: string, style_id: ?string, style: ?string, sheet: string, media: array<string, string>}
+     * @return array{design: string, style_id: ?string, style: ?string, sheet: string, media: array<string, string>,
+     *     lists: array<string, string>} `lists`: what playlists of the Stock gave it
      */
     public function sums(): array
     {
         return [
-            'design' => self::sumOf($this->design->toArray()),
+            'design' => self::sumOf(Lists::apart($this->design)->toArray()),
             'style_id' => $this->design->style,
             'style' => $this->style === null ? null : self::sumOf($this->style->toArray()),
             'sheet' => self::sumOf($this->sheet->compiledFrom()),
             'media' => $this->answers->mediaSums(),
+            'lists' => array_map(
+                static fn (PlaylistFill $list) => self::sumOf($list->listed()),
+                Lists::given($this->design),
+            ),
         ];
     }
 

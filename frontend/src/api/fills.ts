@@ -209,6 +209,8 @@ export interface PlaylistFill {
   order?: 'listed' | 'shuffled' | 'random'
   /** One of those that lie between comes after so many of the others. */
   after?: number
+  /** The playlist of the Stock that the entries are of. */
+  of?: string
 }
 export type MediaFill = PictureFill | VideoFill
 export type Fill =

@@ -52,7 +52,7 @@ export interface Newer {
   name: string
   revision: number
   released: number | null
-  why: { what: 'design' | 'style' | 'sheet' | 'media'; name: string }[]
+  why: { what: 'design' | 'style' | 'sheet' | 'media' | 'playlist'; name: string }[]
 }
 
 /** What a surface should and could show, and what its players say. */

@@ -182,6 +182,8 @@ export interface DesignAnswer extends DocumentAnswer {
   design: string
   name: string
   canvas: [number, number]
+  /** A playlist of the Stock, without a layout. */
+  list: boolean
   scene: string
   layout: 'own' | 'turned'
   layouts: { own: [number, number]; turned: [number, number] | null }

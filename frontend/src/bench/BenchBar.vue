@@ -4,6 +4,8 @@ import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import UndoButtons from '../document/UndoButtons.vue'
 import { listed } from '../ui/format'
+import { usesOfDocument } from '../api/uses'
+import WhereUsed from '../ui/WhereUsed.vue'
 import type { Aside } from './aside/column'
 import { useDesign } from './store/design'
 import DesignName from './DesignName.vue'
@@ -33,7 +35,8 @@ const others = computed(() => design.answer?.surfaces.filter((code) => code !== 
 
 <template>
   <div class="bench-bar">
-    <RouterLink v-b-tooltip="t('designs.hint')" class="plain" :to="{ name: 'designs' }">{{ t('designs.title') }}</RouterLink>
+    <RouterLink v-if="design.answer?.list" class="plain" :to="{ name: 'playlists' }">{{ t('playlists.title') }}</RouterLink>
+    <RouterLink v-else v-b-tooltip="t('designs.hint')" class="plain" :to="{ name: 'designs' }">{{ t('designs.title') }}</RouterLink>
     <DesignName :editable="canEdit" />
     <button v-b-tooltip="t('bench.other-hint')" type="button" class="plain bench-surface" @click="emit('aside', 'other')">
       {{ design.answer?.surface?.name ? listed(design.answer.surface.name, design.answer.area) : t('designs.nowhere') }}
@@ -57,7 +60,7 @@ const others = computed(() => design.answer?.surfaces.filter((code) => code !== 
     </span>
     <template v-if="canEdit">
       <button
-        v-for="tool in tools"
+        v-for="tool in design.answer?.list ? [] : tools"
         :key="tool"
         v-b-tooltip="t(`float.draw-${tool}`)"
         type="button"
@@ -72,5 +75,16 @@ const others = computed(() => design.answer?.surfaces.filter((code) => code !== 
     </template>
     <ReleaseSheet v-if="releasing" @close="releasing = false" />
   </div>
-  <SceneFrieze :plays="plays" @open="(scene, layout) => emit('open', scene, layout)" @particulars="emit('aside', 'scene')" />
+  <p v-if="design.answer?.list" class="hint list-said">
+    {{ t('playlists.this') }}
+    <WhereUsed :key="design.id" :text="t('uses.where')" :load="() => usesOfDocument(design.id)" />
+  </p>
+  <SceneFrieze v-else :plays="plays" @open="(scene, layout) => emit('open', scene, layout)" @particulars="emit('aside', 'scene')" />
 </template>
+
+<style scoped>
+.list-said {
+  margin: 0;
+  padding: 0.4rem 0.9rem;
+}
+</style>

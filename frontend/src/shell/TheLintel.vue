@@ -49,7 +49,7 @@ onUnmounted(() => removeEventListener('keydown', help))
         v-for="place in places"
         :key="place"
         :to="{ name: place }"
-        :class="{ 'router-link-active': place === 'stock' && route.name === 'styles' }">
+        :class="{ 'router-link-active': place === 'stock' && (route.name === 'styles' || route.name === 'playlists') }">
         {{ t(`place.${place}`) }}
       </RouterLink>
     </nav>

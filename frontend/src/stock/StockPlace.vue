@@ -153,6 +153,7 @@ onMounted(() => void stock.load())
         <span v-if="stock.freeBytes !== null" class="measure">{{ t('stock.free', { size: fileSize(stock.freeBytes) }) }}</span>
       </p>
       <span class="spring" />
+      <RouterLink class="plain" :to="{ name: 'playlists' }">{{ t('playlists.title') }}</RouterLink>
       <RouterLink class="plain" :to="{ name: 'styles' }">{{ t('style.title') }}</RouterLink>
       <label class="visually-hidden" for="stock-search">{{ t('stock.search') }}</label>
       <BFormInput size="sm" id="stock-search" v-model="search" type="search" :placeholder="t('stock.search')" />

@@ -211,6 +211,7 @@ final readonly class BenchAnswer
             'reflow' => $this->design->reflow->value,
             'surfaces' => $this->design->surfaces,
             'archived' => $this->design->archived,
+            'list' => $this->design->isList,
             'style' => $this->design->style,
             'still' => $this->design->still,
             'frieze' => $this->design->order,

@@ -23,6 +23,9 @@ use UpperPane\Core\Base\Input;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Design\Fill\FillReader;
+use UpperPane\Core\Design\Fill\PlaylistFill;
+use UpperPane\Core\Design\Lists;
 use UpperPane\Core\Exchange\SmilDesign;
 use UpperPane\Core\Geometry\Size;
 use UpperPane\Core\Site\NamedId;
@@ -80,11 +83,25 @@ final readonly class CreateDesign
     {
         $input->keys(['design', 'name', 'scene', 'canvas', 'surfaces']);
         $there = $this->gate->site($site, $person, Right::Design);
-        $canvas = $input->child('canvas')->keys(['px', 'pitch_mm']);
-        $size = Size::parse($canvas->child('px'));
-        $nm = $canvas->child('pitch_mm')->asMillionths(self::FINEST_NM, self::COARSEST_NM);
-        $um = array_map(static fn (int $px) => intdiv($px * $nm + 500, 1000), $size->toArray());
-        $design = self::fresh($input, $size, $um)->with(['surfaces' => $this->others($input, $there)]);
+        $design = $this->sized($input)->with(['surfaces' => $this->others($input, $there)]);
+
+        return $this->keep($input, $there, null, null, $design, $person);
+    }
+
+    /**
+     * @return array{design: string} a playlist of the Stock: `list` fills its `canvas`; empty where none is given
+     */
+    public function playlist(string $site, Input $input, Person $person): array
+    {
+        $input->keys(['design', 'name', 'canvas', 'list']);
+        $there = $this->gate->site($site, $person, Right::Design);
+        $fill = $input->optional('list') === null ? null : FillReader::read($input->child('list'));
+        $list = match (true) {
+            $fill === null => PlaylistFill::parse(Input::of(['kind' => 'playlist', 'entries' => []])),
+            $fill instanceof PlaylistFill => $fill,
+            default => throw Refusal::because('playlist.layout', '/list'),
+        };
+        $design = $this->sized($input)->asList($list);
 
         return $this->keep($input, $there, null, null, $design, $person);
     }
@@ -149,6 +166,9 @@ final readonly class CreateDesign
                 if ($design->style !== null) {
                     $this->references->add($new->id, References::DOCUMENT, $design->style);
                 }
+                foreach (Lists::usedBy($design) as $list) {
+                    $this->references->add($new->id, References::DOCUMENT, $list);
+                }
                 foreach (MediaUse::of($design) as $media) {
                     $this->references->add($new->id, References::MEDIA, $media);
                 }
@@ -163,6 +183,16 @@ final readonly class CreateDesign
         return ['design' => $id];
     }
 
+    private function sized(Input $input): Design
+    {
+        $canvas = $input->child('canvas')->keys(['px', 'pitch_mm']);
+        $size = Size::parse($canvas->child('px'));
+        $nm = $canvas->child('pitch_mm')->asMillionths(self::FINEST_NM, self::COARSEST_NM);
+        $um = array_map(static fn (int $px) => intdiv($px * $nm + 500, 1000), $size->toArray());
+
+        return self::fresh($input, $size, $um);
+    }
+
     /** @param array<int> $um */
     private static function fresh(Input $input, Size $size, array $um): Design
     {
@@ -173,7 +203,7 @@ final readonly class CreateDesign
             $um[1],
             's-rest',
             'z-'.substr(self::id($input), 0, 8),
-            $input->optional('scene')?->asText(80, 1) ?? 'Rest',
+            ($input->has('scene') ? $input->optional('scene') : null)?->asText(80, 1) ?? 'Rest',
         );
     }
 

@@ -12,6 +12,7 @@ use UpperPane\App\Repository\DesignLines;
 use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\OnesOfSites;
+use UpperPane\App\Repository\Playlists;
 use UpperPane\App\Repository\Programmes;
 use UpperPane\App\Repository\References;
 use UpperPane\App\Repository\Sites;
@@ -27,6 +28,7 @@ use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Change\Document;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\DesignKind;
+use UpperPane\Core\Design\Lists;
 use UpperPane\Core\Design\Starters\StartersKind;
 use UpperPane\Core\Layout\Pane;
 use UpperPane\Core\Site\Right;
@@ -49,6 +51,7 @@ final readonly class DesignDesk implements Desk
         private Undoable $undoable,
         private WebPages $pages,
         private HouseStyles $styles,
+        private Playlists $playlists,
         private Programmes $programmes,
         private Queue $queue,
     ) {
@@ -84,6 +87,7 @@ final readonly class DesignDesk implements Desk
                 $this->queue->add(LookAtPage::KIND, ['address' => $address], Lane::Long);
             }
         }
+        $this->followLists($before, Lists::usedBy($old), Lists::usedBy($after));
         if ($after->style !== $old->style) {
             $this->followStyle($before, $old->style, $after->style);
         }
@@ -106,6 +110,26 @@ final readonly class DesignDesk implements Desk
         $old === null || $this->references->remove($design->id, References::DOCUMENT, $old);
     }
 
+    /**
+     * Held as the style is.
+     *
+     * @param list<string> $old
+     * @param list<string> $new
+     */
+    private function followLists(LoadedDocument $design, array $old, array $new): void
+    {
+        $come = array_values(array_diff($new, $old));
+        if (count($this->playlists->find($design->siteId, $come, true)) < count($come)) {
+            throw Refusal::because('playlist.unknown', '/commands/0/fill/of');
+        }
+        foreach ($come as $list) {
+            $this->references->add($design->id, References::DOCUMENT, $list);
+        }
+        foreach (array_diff($old, $new) as $list) {
+            $this->references->remove($design->id, References::DOCUMENT, $list);
+        }
+    }
+
     /** What refers to it, and the surfaces that show a release of it. */
     public function uses(LoadedDocument $head): array
     {
@@ -118,7 +142,11 @@ final readonly class DesignDesk implements Desk
     public function dependsOn(LoadedDocument $head): Depends
     {
         $surface = $this->planning->surface($head);
-        $used = array_values(array_filter([self::design($head)->style, $surface?->document]));
+        $used = array_values(array_filter([
+            self::design($head)->style,
+            $surface?->document,
+            ...Lists::usedBy(self::design($head)),
+        ]));
 
         return new Depends(
             $this->references->versions($used),
@@ -129,7 +157,7 @@ final readonly class DesignDesk implements Desk
     public function whole(LoadedDocument $head, Person $person, View $view): array
     {
         $stand = $this->planning->stand($head);
-        $this->planning->expect(self::design($head), $stand->site, null);
+        $this->planning->expect($this->planning->filled(self::design($head), $head->siteId), $stand->site, null);
 
         return $this->answer($head, $view)->whole() + [
             'undo' => $this->undoable->describe($head, $person),
@@ -158,7 +186,7 @@ final readonly class DesignDesk implements Desk
             return $this->whole($head, $person, new View($at->scene->id, $at->turned));
         }
 
-        return $this->answer($head, $view)->since($seen, $seenAt) + [
+        return $this->answer($head, $view)->since($this->planning->filled($seen, $head->siteId), $seenAt) + [
             'undo' => $this->undoable->describe($head, $person),
         ];
     }
@@ -166,14 +194,15 @@ final readonly class DesignDesk implements Desk
     private function answer(LoadedDocument $head, View $view): BenchAnswer
     {
         $stand = $this->planning->stand($head);
-        $at = BenchAnswer::look(self::design($head), $view);
+        $design = $this->planning->filled(self::design($head), $head->siteId);
+        $at = BenchAnswer::look($design, $view);
 
         return new BenchAnswer(
             $head,
-            self::design($head),
+            $design,
             $at,
             $stand->sheet,
-            $this->planning->context($stand->site, self::design($head)),
+            $this->planning->context($stand->site, $design),
             // They are shown only where a layout is begun.
             $at->tree() instanceof Pane ? $this->ones->of(StartersKind::NAME, $head->siteId) : null,
             Gate::thing($stand->surface ?? $stand->site)->document($head->id)->names,

@@ -13,6 +13,7 @@ use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MeasuredTexts;
 use UpperPane\App\Repository\MediaLibrary;
+use UpperPane\App\Repository\Playlists;
 use UpperPane\App\Repository\Sites;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\Repository\Variants;
@@ -20,7 +21,9 @@ use UpperPane\App\Repository\WebPages;
 use UpperPane\App\UseCase\Absent;
 use UpperPane\Core\Base\Refusal;
 use UpperPane\Core\Design\Design;
+use UpperPane\Core\Design\Lists;
 use UpperPane\Core\Geometry\Rational;
+use UpperPane\Core\Plan\ContentTime;
 use UpperPane\Core\Plan\IdleCard;
 use UpperPane\Core\Plan\Inputs\Inputs;
 use UpperPane\Core\Plan\Plan;
@@ -47,6 +50,7 @@ final readonly class Planning
         private Variants $variants,
         private MeasuredTexts $texts,
         private HouseStyles $styles,
+        private Playlists $playlists,
         private FontShelf $fonts,
         private ShiftedClock $clock,
     ) {
@@ -61,6 +65,14 @@ final readonly class Planning
     public static function design(LoadedDocument $loaded): Design
     {
         return $loaded->document instanceof Design ? $loaded->document : throw Absent::named('design');
+    }
+
+    /** With the entries of the playlists of the Stock that it uses. */
+    public function filled(Design $design, int $site): Design
+    {
+        $lists = Lists::usedBy($design);
+
+        return $lists === [] ? $design : Lists::into($design, $this->playlists->find($site, $lists));
     }
 
     /**
@@ -123,6 +135,7 @@ final readonly class Planning
 
     public function judge(Design $design, Stand $stand): Judgement
     {
+        $design = $this->filled($design, (int) $stand->site->id);
         $this->expect($design, $stand->site, null);
 
         return Judgement::of($design, $stand->sheet, $stand->area, $this->context($stand->site, $design));
@@ -137,6 +150,7 @@ final readonly class Planning
      */
     public function judgeOf(Design $design, Stand $stand, ?int $fromMs = null): array
     {
+        $design = $this->filled($design, (int) $stand->site->id);
         $this->expect($design, $stand->site, null);
         $context = $this->context($stand->site, $design);
         [$asking, $inputs] = Inputs::recording(
@@ -149,6 +163,12 @@ final readonly class Planning
         $judgement = Judgement::of($design, $stand->sheet, $stand->area, $asking);
 
         return [$judgement, $inputs()];
+    }
+
+    /** How long things of a site take by themselves. */
+    public function contentTime(Site $site): ContentTime
+    {
+        return new ContentTime($this->media->of((int) $site->id));
     }
 
     /** The faces of a site. */

@@ -11,6 +11,7 @@ use UpperPane\App\Repository\Documents;
 use UpperPane\App\Repository\HouseStyles;
 use UpperPane\App\Repository\LoadedDocument;
 use UpperPane\App\Repository\MediaLibrary;
+use UpperPane\App\Repository\Playlists;
 use UpperPane\App\Repository\Releases;
 use UpperPane\App\Repository\Surfaces;
 use UpperPane\App\UseCase\Design\Planning;
@@ -32,6 +33,7 @@ final readonly class Newer
         private Surfaces $surfaces,
         private HouseStyles $styles,
         private MediaLibrary $media,
+        private Playlists $playlists,
         private Planning $planning,
     ) {
     }
@@ -39,7 +41,8 @@ final readonly class Newer
     /**
      * @return list<array{id: string, name: string, revision: int, released: ?int,
      *     why: list<array{what: string, name: string}>}> designs of the surface that no release shows as they would be
-     *     now; `what` is one of `design`, `style`, `sheet`, `media`
+     *     now; `what` is one of `design`, `style`, `sheet`, `media`,
+     *     `playlist`
      */
     public function on(SurfaceRow $surface): array
     {
@@ -99,7 +102,7 @@ final readonly class Newer
         }
         /**
          * @var array{design: string, style_id: ?string, style: ?string, sheet: string,
-         *     media: array<string, string>} $was
+         *     media: array<string, string>, lists?: array<string, string>} $was
          */
         $was = $last['made_of'];
         $why = [];
@@ -112,6 +115,14 @@ final readonly class Newer
         }
         if ($was['sheet'] !== $sheet) {
             $why[] = ['what' => 'sheet', 'name' => $surface->name];
+        }
+        $lists = $was['lists'] ?? [];
+        $now = $this->playlists->find($surface->site->id, array_map(strval(...), array_keys($lists)));
+        foreach ($lists as $id => $sum) {
+            $list = ($now[$id] ?? null)?->list();
+            if ($list === null || Inputs::sumOf($list->listed()) !== $sum) {
+                $why[] = ['what' => 'playlist', 'name' => ($now[$id] ?? null)->name ?? ''];
+            }
         }
         $stock = $this->media->of($surface->site->id)->expect(array_map(strval(...), array_keys($was['media'])));
         foreach ($was['media'] as $id => $sum) {

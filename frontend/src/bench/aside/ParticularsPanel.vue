@@ -141,7 +141,7 @@ const setFill = (fill: Fill, target: string): void =>
             {{ t('bench.merge', { side: t(`bench.${neighbour.side}`), letters: neighbour.letters.join(', ') }) }}
           </button>
         </div>
-        <DivideFields v-if="!design.zone.float && editable" :zone="design.zone.id" />
+        <DivideFields v-if="!design.zone.float && editable && !design.answer?.list" :zone="design.zone.id" />
         <div v-if="design.zone.float && editable" class="button-row">
           <button type="button" class="btn btn-sm btn-outline-dark" @click="floats.duplicate(design.chosen)">
             {{ t('float.duplicate') }}
@@ -152,7 +152,7 @@ const setFill = (fill: Fill, target: string): void =>
     </PanelSection>
     <PanelSection name="fill" first :title="t('section.fill')" :says="says.fill">
       <EmptyHelp v-if="editable && design.document.fill.kind === 'empty'" :zone="design.zone.id" @fill="kind" @stock="emit('stock')" />
-      <FillSelect :zone="design.zone.id" :fill="design.document.fill" />
+      <FillSelect v-if="!design.answer?.list" :zone="design.zone.id" :fill="design.document.fill" />
       <OpeningFields v-if="editable" :zone="design.zone" />
       <div data-fill>
         <FillEditor part="fill" :fill="design.document.fill" :items="design.zone.items" @change="setFill" />

@@ -27,14 +27,14 @@ function reorder(event: Event): void {
 
 <template>
   <MeasureField
-    v-if="mixed"
+    v-if="mixed && !fill.of"
     :label="t('playlist.after')"
     unit=""
     path="/fill/after"
     :value="fill.after ?? 1"
     :refusal="design.refusal"
     @set="set({ after: $event }, 'after')" />
-  <label v-else-if="fill.entries.length > 1 && !plan?.follows">
+  <label v-else-if="fill.entries.length > 1 && !plan?.follows && !fill.of">
     {{ t('playlist.order') }}
     <BFormSelect size="sm" :model-value="fill.order ?? 'listed'" @change="reorder">
       <option v-for="order in ORDERS" :key="order" :value="order">{{ t(`playlist.${order}`) }}</option>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import Sortable from 'sortablejs'
-import { computed, nextTick, onMounted, ref, useTemplateRef } from 'vue'
+import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import type { Entry, PlaylistFill } from '../../api/types'
 import type { Item } from '../../plan/types'
@@ -11,6 +11,7 @@ import { useDesign } from '../store/design'
 import ClipFields from './ClipFields.vue'
 import EntryFields from './EntryFields.vue'
 import ListOrder from './ListOrder.vue'
+import ListSource from './ListSource.vue'
 import { fillWords } from '../../ui/fillWords'
 
 const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
@@ -45,11 +46,12 @@ const add = (kind: 'text' | 'colour'): void => {
 onMounted(() => {
   if (!list.value) return
   // Pointer events instead of HTML5 drag, which touch and assistive tools do not give.
-  Sortable.create(list.value, {
+  const sortable = Sortable.create(list.value, {
     handle: '.entry-face',
     forceFallback: true,
     fallbackTolerance: 4,
     animation: 0,
+    disabled: !!props.fill.of,
     onEnd: ({ oldIndex, newIndex, item, from }) => {
       if (oldIndex === undefined || newIndex === undefined || oldIndex === newIndex) return
       // The list is put back: what is drawn comes from the core's answer.
@@ -59,6 +61,10 @@ onMounted(() => {
       if (entry) void design.send([{ do: 'entry.move', ...place(), entry: entry.id, before: rest[newIndex]?.id ?? null }])
     },
   })
+  watch(
+    () => props.fill.of,
+    (of) => sortable.option('disabled', !!of),
+  )
 })
 const mediaName = (id: string): string | undefined => stock.find(id)?.name
 </script>
@@ -66,10 +72,11 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
 <template>
   <ClipFields :clip="fill.clip ?? null" @set="(clip) => void design.setFill(place().zone, { ...fill, clip }, `${place().zone}:clip`)" />
   <section class="playlist" :aria-label="t('playlist.title')">
+    <ListSource v-if="!design.answer?.list" :fill="fill" :zone="place().zone" />
     <p v-if="!fill.entries.length" class="hint">{{ t('playlist.empty') }}</p>
     <p v-else-if="cycle" class="measure">{{ t('playlist.cycle', { time: seconds(cycle) }) }}</p>
     <MeasureField
-      v-if="timed.length > 1 && !leader"
+      v-if="timed.length > 1 && !leader && !fill.of"
       :label="t('playlist.all')"
       unit="s"
       :parts="1000"
@@ -89,6 +96,7 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           type="button"
           class="entry-face"
           :aria-expanded="open === entry.id"
+          :disabled="!!fill.of"
           @click="open = open === entry.id ? null : entry.id"
           @keydown.alt.up.prevent="move(entry, -1)"
           @keydown.alt.down.prevent="move(entry, 1)">
@@ -103,7 +111,7 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           </span>
         </button>
         <EntryFields
-          v-if="open === entry.id"
+          v-if="open === entry.id && !fill.of"
           :entry="entry"
           :item="itemOf(entry.id)"
           :index="index"
@@ -111,10 +119,12 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           @move="(by) => move(entry, by)" />
       </li>
     </ol>
-    <div class="merge-row">
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="add('text')">{{ t('playlist.add-text') }}</button>
-      <button type="button" class="btn btn-sm btn-outline-dark" @click="add('colour')">{{ t('playlist.add-colour') }}</button>
-    </div>
-    <p class="hint">{{ t('playlist.add-hint') }}</p>
+    <template v-if="!fill.of">
+      <div class="merge-row">
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="add('text')">{{ t('playlist.add-text') }}</button>
+        <button type="button" class="btn btn-sm btn-outline-dark" @click="add('colour')">{{ t('playlist.add-colour') }}</button>
+      </div>
+      <p class="hint">{{ t('playlist.add-hint') }}</p>
+    </template>
   </section>
 </template>
