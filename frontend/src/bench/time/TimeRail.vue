@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { vBTooltip } from 'bootstrap-vue-next'
 import { computed, ref } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
@@ -144,7 +143,7 @@ function keys(event: KeyboardEvent): void {
       </div>
       <div class="rail-foot">
         <div><RailSays /></div>
-        <button v-b-tooltip="t('moment.hint')" type="button" class="plain" @click="emit('moment')">{{ t('bench.moment') }}</button>
+        <button :title="t('moment.hint')" type="button" class="plain" @click="emit('moment')">{{ t('bench.moment') }}</button>
       </div>
     </div>
   </section>
