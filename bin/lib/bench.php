@@ -42,6 +42,12 @@ if (in_array('clock', $argv, true)) {
     exit(0);
 }
 
+// bin/bench time: those of bench-time.php.
+if (in_array('time', $argv, true)) {
+    require __DIR__.'/bench-time.php';
+    exit(0);
+}
+
 // (a) an edit, and an empty JSON request between every two of them, so that both see the same machine.
 $client = new BenchClient($address);
 $client->makeLoad();
@@ -298,6 +304,7 @@ require __DIR__.'/bench-fills.php';
 require __DIR__.'/bench-stock.php';
 require __DIR__.'/bench-jobs.php';
 require __DIR__.'/bench-clock.php';
+require __DIR__.'/bench-time.php';
 
 // (f) panning the Elevation with 60 surfaces, among them a wall of 8 × 6.
 $client->makeSite(60);

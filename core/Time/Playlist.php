@@ -43,7 +43,7 @@ final readonly class Playlist
     /** The first list alone, in ms. */
     public function cycleMs(): int
     {
-        return self::total($this->entries);
+        return $this->starts[count($this->entries)];
     }
 
     /** How many entries until both lists repeat together. */
@@ -75,7 +75,7 @@ final readonly class Playlist
 
         $period =
             intdiv($inserted * $this->after, $first) * $this->cycleMs() +
-            intdiv($inserted, $second) * self::total($this->interleaved);
+            intdiv($inserted, $second) * $this->interleavedStarts[$second];
 
         // @phpstan-ignore function.alreadyNarrowedType (PHP turns an overflow into a float)
         return is_int($period) ? $period : null;
@@ -203,11 +203,5 @@ final readonly class Playlist
         return $place === $this->after
             ? $this->interleaved[$round % count($this->interleaved)]
             : $this->entries[($round * $this->after + $place) % count($this->entries)];
-    }
-
-    /** @param list<array{id: string, ms: int}> $entries */
-    private static function total(array $entries): int
-    {
-        return array_reduce($entries, static fn (int $sum, array $entry) => Rational::sum($sum, $entry['ms']), 0);
     }
 }

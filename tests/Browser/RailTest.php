@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Browser;
 
+use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys as Keys;
+use UpperPane\Demo\TodayAtTheCafe;
 
 /** The time rail: what shows when, how fast it plays, and what a scene's end cuts. */
 final class RailTest extends BrowserCase
@@ -46,5 +48,60 @@ final class RailTest extends BrowserCase
         $page->press('Scene …')->choose('Lasts', 'a time')->typeIn('Time', '0:15', Keys::ENTER);
         $page->see('The scene’s end cuts entry 3 of A 3.0 s before its own.', '.time-rail');
         $this->assertAccessible($page);
+    }
+
+    /** An entry's end is dragged: to whole seconds, to another lane's change where that is near; time is enlarged. */
+    public function testEndsAreDraggedAndTimeIsEnlarged(): void
+    {
+        $page = $this->page()->signIn()->open('/harrowmere/bench/'.TodayAtTheCafe::ID.'?zone=z-poster');
+        $page->see('1 Lantern evening poster.png', '.lane');
+        $width = static fn (): float => (float) $page->script(
+            'return document.querySelector(".lanes").getBoundingClientRect().width',
+        );
+        $lasts = static fn (int $entry): string => trim(explode("\n", $page->all('.entry-face')[$entry]->getText())[2]);
+        // 21 s over the rail: the first poster, of 3.5 s, to about 6 s.
+        $page->drag('.lane:nth-of-type(3) .piece:nth-of-type(1) .edge', (int) ($width() * 2.6 / 21), 0);
+        $page->until('6 s', static fn () => $lasts(0) === '6.0 s');
+        // Near the 8 s at which the pictures change it lies there.
+        $page->drag('.lane:nth-of-type(3) .piece:nth-of-type(1) .edge', (int) ($width() * 2 / 21) + 4, 0);
+        $page->until('8 s', static fn () => $lasts(0) === '8.0 s');
+        $page->press('Undo')->press('Undo')->until('as it was', static fn () => $lasts(0) === '3.5 s');
+
+        $whole = $width();
+        $page->find('.lanes')->click();
+        $page->keys('+', '+')->until('larger', static fn () => $width() > 2 * $whole);
+        $page->keys(Keys::END)->until('in view', static fn () => $page->script(
+            'const [room, head] = [".rail-room", ".playhead"].map((css) => document.querySelector(css).getBoundingClientRect()); return head.left >= room.left && head.left <= room.right',
+        ));
+        $this->assertAccessible($page);
+        $page->keys('0')->until('whole', static fn () => $width() === $whole);
+        $page->press('Larger', '.rail-zoom')->until('by a button', static fn () => $width() > $whole);
+    }
+
+    /** Three of five entries are chosen and changed at once, as one step. */
+    public function testSeveralEntriesAreChangedAtOnce(): void
+    {
+        $page = $this->page()->signIn()->open('/harrowmere/bench/'.TodayAtTheCafe::ID.'?zone=z-poster');
+        $page->see('Lake swim', '.entry');
+        $page->click('[aria-label="Choose entry 2"]');
+        (new WebDriverActions($page->browser))
+            ->keyDown(null, Keys::SHIFT)
+            ->click($page->all('.entry-face')[3])
+            ->keyUp(null, Keys::SHIFT)
+            ->perform();
+        $page->see('3 entries together', '.several-entries');
+        $said = static fn (): array => array_map(
+            static fn ($face) => trim(explode("\n", $face->getText())[\count(explode("\n", $face->getText())) - 1]),
+            $page->all('.entry-face'),
+        );
+        $page->typeIn('Seconds each', '0:05');
+        $page->until('5 s each', static fn () => $said() === ['3.5 s', '5.0 s', '5.0 s', '5.0 s', '3.5 s']);
+        $page->typeIn('Days and hours', 'mon-fri 6-9', Keys::ENTER);
+        $page->until('all three', static fn () => count($page->all('.entry .entry-when')) >= 3);
+        $this->assertAccessible($page);
+        $page->press('Switch off', '.several-entries')->until('off', static fn () => count($page->all('.entry.off')) === 3);
+        $page->press('Undo')->press('Undo')->press('Undo');
+        $page->until('as it was', static fn () => array_unique($said()) === ['3.5 s']);
+        $page->press('Done', '.several-entries')->gone('.several-entries');
     }
 }

@@ -21,6 +21,7 @@ const keys: [string, string][] = [
   ['Space', 'keys.play'],
   [', and .', 'keys.step'],
   ['Alt+Left, Alt+Right', 'keys.change'],
+  ['+  -  0', 'keys.rail-zoom'],
   ['Alt+Up, Alt+Down', 'keys.entry'],
   ['Alt+Left, Alt+Right', 'keys.scene'],
   ['Delete', 'keys.empty'],

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { BFormCheckbox } from 'bootstrap-vue-next'
 import Sortable from 'sortablejs'
 import { computed, nextTick, onMounted, ref, useTemplateRef, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
@@ -12,6 +13,7 @@ import ClipFields from './ClipFields.vue'
 import EntryFields from './EntryFields.vue'
 import ListOrder from './ListOrder.vue'
 import ListSource from './ListSource.vue'
+import SeveralEntries from './SeveralEntries.vue'
 import { fillWords } from '../../ui/fillWords'
 
 const props = defineProps<{ fill: PlaylistFill; items: Item[] }>()
@@ -28,6 +30,28 @@ const lasts = (entry: Entry): string =>
   leader.value ? t('playlist.with', { letter: leader.value.letter }) : seconds(entry.duration_ms ?? itemOf(entry.id)?.ms ?? null)
 const itemOf = (entry: string): Item | undefined => props.items.find((item) => item.entry === entry)
 
+/** Those that are changed together. */
+const chosen = ref(new Set<string>())
+const together = computed(() => props.fill.entries.filter((entry) => chosen.value.has(entry.id)))
+function choose(entry: Entry, on: boolean): void {
+  const now = new Set(chosen.value)
+  if (on) now.add(entry.id)
+  else now.delete(entry.id)
+  chosen.value = now
+}
+/** With Ctrl one more or less is chosen, with Shift all from the last chosen one on; alone it is opened. */
+function press(event: MouseEvent, entry: Entry): void {
+  const entries = props.fill.entries
+  if (event.ctrlKey || event.metaKey) choose(entry, !chosen.value.has(entry.id))
+  else if (event.shiftKey) {
+    const from = Math.max(
+      0,
+      entries.findLastIndex((one) => chosen.value.has(one.id)),
+    )
+    const [least, most] = [from, entries.indexOf(entry)].sort((one, other) => one - other) as [number, number]
+    chosen.value = new Set([...chosen.value, ...entries.slice(least, most + 1).map((one) => one.id)])
+  } else open.value = open.value === entry.id ? null : entry.id
+}
 async function move(entry: Entry, by: number): Promise<void> {
   const to = props.fill.entries.indexOf(entry) + by
   if (to < 0 || to >= props.fill.entries.length) return
@@ -85,6 +109,7 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
       :refusal="design.refusal"
       @set="setAll" />
     <ListOrder :fill="fill" :zone="place().zone" />
+    <SeveralEntries v-if="together.length > 1" :entries="together" :zone="place().zone" @done="chosen = new Set()" />
     <ol ref="list" class="entries">
       <li
         v-for="(entry, index) in fill.entries"
@@ -92,24 +117,31 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
         class="entry"
         :class="{ off: !entry.enabled, between: entry.between }"
         :data-entry="entry.id">
-        <button
-          type="button"
-          class="entry-face"
-          :aria-expanded="open === entry.id"
-          :disabled="!!fill.of"
-          @click="open = open === entry.id ? null : entry.id"
-          @keydown.alt.up.prevent="move(entry, -1)"
-          @keydown.alt.down.prevent="move(entry, 1)">
-          <b>{{ index + 1 }}</b>
-          <span>
-            {{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}
-            <span v-if="entry.between" class="hint entry-when">{{ t('playlist.between-said') }}</span>
-            <span v-if="entry.when" class="hint entry-when">{{ design.document?.whens?.[entry.id]?.words ?? entry.when.rrule }}</span>
-          </span>
-          <span class="measure">
-            {{ entry.enabled ? lasts(entry) : t('playlist.off') }}
-          </span>
-        </button>
+        <div class="entry-line">
+          <BFormCheckbox
+            v-if="fill.entries.length > 1 && !fill.of"
+            :model-value="chosen.has(entry.id)"
+            :aria-label="t('playlist.choose', { place: index + 1 })"
+            @update:model-value="choose(entry, $event === true)" />
+          <button
+            type="button"
+            class="entry-face"
+            :aria-expanded="open === entry.id"
+            :disabled="!!fill.of"
+            @click="press($event, entry)"
+            @keydown.alt.up.prevent="move(entry, -1)"
+            @keydown.alt.down.prevent="move(entry, 1)">
+            <b>{{ index + 1 }}</b>
+            <span>
+              {{ fillWords(entry.fill, mediaName) || t(`fill.${entry.fill.kind}`) }}
+              <span v-if="entry.between" class="hint entry-when">{{ t('playlist.between-said') }}</span>
+              <span v-if="entry.when" class="hint entry-when">{{ design.document?.whens?.[entry.id]?.words ?? entry.when.rrule }}</span>
+            </span>
+            <span class="measure">
+              {{ entry.enabled ? lasts(entry) : t('playlist.off') }}
+            </span>
+          </button>
+        </div>
         <EntryFields
           v-if="open === entry.id && !fill.of"
           :entry="entry"

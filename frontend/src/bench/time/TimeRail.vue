@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useI18n } from 'vue-i18n'
 import { seconds } from '../../ui/format'
 import { useDrawn } from '../../ui/useDrawn'
@@ -9,6 +9,7 @@ import RailLanes from './RailLanes.vue'
 import RailSays from './RailSays.vue'
 import TimeField from './TimeField.vue'
 import { useChanges } from './useChanges'
+import { useRailZoom } from './useRailZoom'
 
 const props = defineProps<{ tMs: number; playing: boolean; speed: number }>()
 const emit = defineEmits<{ moment: []; toggle: []; seek: [tMs: number]; speed: [times: number] }>()
@@ -17,6 +18,7 @@ const ARROWS = ['◂', '▸']
 const { t } = useI18n()
 const design = useDesign()
 const lanes = ref<HTMLElement>()
+const room = ref<HTMLElement>()
 const drawn = useDrawn()
 
 const round = computed(() => design.answer?.round ?? { scenes: [], cycle_ms: null })
@@ -46,6 +48,9 @@ const spans = computed(() => {
 /** The stretch in which the scene that is open shows. */
 const window = computed(() => spans.value.find((one) => one.scene === design.scene) ?? { fromMs: 0, toMs: spanMs.value })
 const position = computed(() => ((props.tMs % spanMs.value) / spanMs.value) * 100)
+
+const zoom = useRailZoom(room, () => spanMs.value)
+watch(position, (percent) => zoom.follow(percent / 100), { flush: 'post' })
 
 function seekTo(event: PointerEvent): void {
   const bounds = lanes.value?.getBoundingClientRect()
@@ -81,6 +86,11 @@ function keys(event: KeyboardEvent): void {
     event.preventDefault()
     return change(event.key === 'ArrowLeft' ? -1 : 1)
   }
+  const zooms: Record<string, () => void> = { '+': zoom.nearer, '-': zoom.farther, '0': zoom.whole }
+  if (zooms[event.key]) {
+    event.preventDefault()
+    return zooms[event.key]!()
+  }
   const by = steps[event.key]
   if (by === undefined) return
   event.preventDefault()
@@ -115,34 +125,50 @@ function keys(event: KeyboardEvent): void {
       <div class="rail-lanes">
         <LaneLetters v-if="drawn" :banded="spans.length > 0" />
         <div v-else class="lane-letters" />
-        <div
-          ref="lanes"
-          class="lanes"
-          role="slider"
-          tabindex="0"
-          :aria-label="t('rail.position')"
-          aria-valuemin="0"
-          :aria-valuemax="spanMs"
-          :aria-valuenow="tMs % spanMs"
-          :aria-valuetext="seconds(tMs % spanMs)"
-          @pointerdown="scrub"
-          @keydown="keys">
-          <div v-if="spans.length" class="scene-band">
-            <span
-              v-for="one in spans"
-              :key="one.scene"
-              class="scene-span"
-              :class="{ current: one.scene === design.scene }"
-              :style="{ left: `${one.from}%`, width: `${one.to - one.from}%` }">
-              {{ one.name }}
-            </span>
+        <div ref="room" class="rail-room" @wheel="zoom.wheel">
+          <div
+            ref="lanes"
+            class="lanes"
+            :style="{ width: `${zoom.times.value * 100}%` }"
+            role="slider"
+            tabindex="0"
+            :aria-label="t('rail.position')"
+            aria-valuemin="0"
+            :aria-valuemax="spanMs"
+            :aria-valuenow="tMs % spanMs"
+            :aria-valuetext="seconds(tMs % spanMs)"
+            @pointerdown="scrub"
+            @keydown="keys">
+            <div v-if="spans.length" class="scene-band">
+              <span
+                v-for="one in spans"
+                :key="one.scene"
+                class="scene-span"
+                :class="{ current: one.scene === design.scene }"
+                :style="{ left: `${one.from}%`, width: `${one.to - one.from}%` }">
+                {{ one.name }}
+              </span>
+            </div>
+            <RailLanes v-if="drawn" :from-ms="window.fromMs" :to-ms="window.toMs" :span-ms="spanMs" />
+            <span class="playhead" :style="{ left: `${position}%` }" />
           </div>
-          <RailLanes v-if="drawn" :from-ms="window.fromMs" :to-ms="window.toMs" :span-ms="spanMs" />
-          <span class="playhead" :style="{ left: `${position}%` }" />
         </div>
       </div>
       <div class="rail-foot">
         <div><RailSays /></div>
+        <div class="rail-zoom" role="group" :aria-label="t('rail.zoom')">
+          <button type="button" class="plain" :aria-label="t('rail.farther')" :disabled="zoom.times.value === 1" @click="zoom.farther">
+            −
+          </button>
+          <button
+            type="button"
+            class="plain"
+            :aria-label="t('rail.nearer')"
+            :disabled="zoom.times.value >= zoom.most.value"
+            @click="zoom.nearer">
+            +
+          </button>
+        </div>
         <button :title="t('moment.hint')" type="button" class="plain" @click="emit('moment')">{{ t('bench.moment') }}</button>
       </div>
     </div>
