@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace UpperPane\Tests\Browser;
 
-use Facebook\WebDriver\WebDriverKeys as Keys;
 use UpperPane\Demo\TodayAtTheCafe;
 use UpperPane\Tests\Support\Page;
 
@@ -49,8 +48,14 @@ final class PlaylistsTest extends BrowserCase
         $page->until('a fifth', static fn () => count($page->all('.entry')) === 5);
         $page->open('/harrowmere/stock/playlists')->see('4', 'td');
         $page->typeIn('Name', 'Empty yet')->typeIn('Width', '800')->press('Make playlist');
-        $page->see('No entries yet.', '.playlist')->getText();
-        $page->keys(Keys::ESCAPE);
+        $page->see('No entries yet.', '.playlist');
+
+        // A folder of the Stock comes in at once.
+        $page->open('/harrowmere/stock')->press('Notes …', '.media-card')->typeIn('Folder', 'Winter');
+        $page->press('Note it', '.modal')->gone('.modal');
+        $page->open('/harrowmere/stock/playlists')->press('Empty yet')->see('No entries yet.', '.playlist');
+        $page->click('[aria-label="Add a folder of the Stock"] option[value=Winter]');
+        $page->until('its picture', static fn () => count($page->all('.entry')) === 1);
     }
 
     /** The address of a design of its own. */

@@ -65,6 +65,11 @@ final class TimeTest extends BrowserCase
         self::assertTrue($coming('1 2 3 4 5 3'));
         $page->all('.entry-face')[2]->click();
         $page->see('Seen 342.9 times an hour, 8228.6 times a day.', '.entry-body');
+        // Just that one, as soon as it has faded in.
+        $page->press('Show it', '.entry-body')->until(
+            'the season pass',
+            static fn () => $page->find('.time-field')->getAttribute('value') === '7.6 s',
+        );
         $page->typeIn('One of these after so many others', '1');
         $page->until('after each', static fn () => $coming('1 3 2 3 4 3 5 3'));
         $page->see('All lanes begin anew together every 84.0 s.', '.time-rail');

@@ -6,6 +6,7 @@ namespace UpperPane\Tests\Browser;
 
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
+use PHPUnit\Framework\Attributes\TestWith;
 use Symfony\Component\Uid\Uuid;
 use UpperPane\Tests\Support\Files;
 use UpperPane\Tests\Support\Page;
@@ -232,16 +233,26 @@ final class TroubleTest extends BrowserCase
     }
 
     /**
-     * London's summer time begins on 28 March 2027 at 01:00 UTC (tz database): what a player took on 1 March shows
-     * the right time on 30 March too, though the network is gone.
+     * London's summer time begins on 28 March 2027 at 01:00 UTC and ends on 31 October at 01:00 UTC (tz database): what
+     * a player took weeks before shows the right time, and goes on over the change, though the network is gone.
      */
-    public function testWhatWasTakenOnFirstOfMarchIsRightAMonthLaterWithoutTheServer(): void
-    {
+    #[TestWith(['2027-03-01T09:00Z', 'Monday 1 March 09:0', '2027-03-28T00:59:40Z', 'Sunday 28 March 00:59',
+        'Sunday 28 March 02:00'])]
+    #[TestWith(['2027-10-04T09:00Z', 'Monday 4 October 10:0', '2027-10-31T00:59:40Z', 'Sunday 31 October 01:59',
+        'Sunday 31 October 01:00'])]
+    public function testWhatWasTakenWeeksBeforeGoesOnOverTheChangeOfTheClocks(
+        string $taken,
+        string $then,
+        string $change,
+        string $before,
+        string $after,
+    ): void {
         $this->expectRefusals('net::ERR', 'Failed to load', 'status of 5', 'Failed to fetch');
-        $march = 1000 * (new \DateTimeImmutable('2027-03-01T09:00Z'))->getTimestamp();
+        $until = static fn (string $instant): int => 1000 * (new \DateTimeImmutable($instant))->getTimestamp()
+            - (int) (1000 * microtime(true));
         Stack::stop('worker');
         Stack::stop('fpm');
-        Stack::start('fpm', ['UPPER_PANE_CLOCK' => (string) ($march - (int) (1000 * microtime(true)))]);
+        Stack::start('fpm', ['UPPER_PANE_CLOCK' => (string) $until($taken)]);
         try {
             $page = $this->page()->signIn()->open('/hand-off');
             $player = $this->page(1080, 1920)->open('/play/gate-1');
@@ -250,15 +261,15 @@ final class TroubleTest extends BrowserCase
                 (string) $player->script('return document.querySelector(".pane-clock")?.innerText ?? ""'),
                 $says,
             );
-            $player->until('the first of March', $clock('Monday 1 March 09:0'), 40);
+            $player->until($then, $clock($then), 40);
             $this->close($page);
             $this->waitForShell($player);
             Stack::stop('nginx');
-            $days = 29 * 86_400_000;
             (new ChromeDevToolsDriver($player->browser))->execute('Page.addScriptToEvaluateOnNewDocument', [
-                'source' => "const real = Date.now; Date.now = () => real() + $days",
+                'source' => 'const real = Date.now; Date.now = () => real() + '.$until($change),
             ]);
-            $player->open('/play/gate-1')->until('summer time', $clock('Tuesday 30 March 10:0'), 40);
+            $player->open('/play/gate-1')->until($before, $clock($before), 40);
+            $player->until($after, $clock($after));
         } finally {
             Stack::stop('fpm');
             Stack::start('fpm');

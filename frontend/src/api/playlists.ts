@@ -11,7 +11,7 @@ export interface PlaylistLine {
   used_by: { id: string; name: string }[]
 }
 /** Pitch in mm. */
-export interface PlaylistMade {
+interface PlaylistMade {
   design: string
   name: string
   canvas: { px: [number | null, number | null]; pitch_mm: number | null }

@@ -24,6 +24,7 @@ import PutNotes from './aside/PutNotes.vue'
 import { carried } from './canvas/stockDrag'
 import TimeRail from './time/TimeRail.vue'
 import TitleBlock from './TitleBlock.vue'
+import { wantedMs } from './time/seeking'
 import { useMoment } from './time/useMoment'
 import { useBeside } from './aside/useBeside'
 import { usePlayhead } from './time/usePlayhead'
@@ -109,6 +110,12 @@ function seek(tMs: number): void {
   if (aside.value === 'moment') aside.value = null
   playhead.seek(tMs)
 }
+watch(wantedMs, (ms) => {
+  if (ms === null) return
+  playhead.pause()
+  seek((round.startOf(design.scene) ?? 0) + ms)
+  wantedMs.value = null
+})
 watch(playhead.playing, (runs) => {
   if (runs && aside.value === 'moment') aside.value = null
 })
@@ -130,7 +137,7 @@ function putAndShow(zone: string, media: MediaLine): void {
 /** Their time is what is said next. */
 async function putAllAndShow(zone: string, media: MediaLine[]): Promise<void> {
   face.value = 'particulars'
-  await goOn(() => putAll(zone, media), firstField('.playlist'))
+  await goOn(() => putAll(zone, media), firstField('.list-time'))
 }
 /** Escape goes back to the face of the column; a field's own Escape stays the field's. */
 function back(event: KeyboardEvent): void {

@@ -15,7 +15,7 @@ import ThingColumn from '../ui/ThingColumn.vue'
 import ElevationDrawing from './ElevationDrawing.vue'
 import SurfaceColumn from './SurfaceColumn.vue'
 import SurfaceList from './SurfaceList.vue'
-import { goOnAt } from '../ui/focus'
+import { goOn } from '../ui/focus'
 
 const { t } = useI18n()
 const route = useRoute()
@@ -29,16 +29,21 @@ const all = computed(() => surfaces.elevation?.surfaces ?? [])
 const code = computed(() => (typeof route.params['surface'] === 'string' ? route.params['surface'] : null))
 const whole = computed(() => (surfaces.whole?.code === code.value ? surfaces.whole : null))
 
-/** A second time, it is for a new design on it. */
+let opening: Promise<unknown> = Promise.resolve()
+/** A second time, it is for a new design on it, also where its column is still on its way. */
 const choose = (wanted: string | null): void => {
-  if (wanted !== null && wanted === code.value) return goOnAt(() => document.getElementById('new-design'))
+  if (wanted !== null && wanted === code.value)
+    return void goOn(
+      () => opening,
+      () => document.getElementById('new-design'),
+    )
   void router.replace({ name: 'elevation', params: { surface: wanted ?? '' } })
 }
 watch(
   code,
   (wanted) => {
     surfaces.error = null
-    if (wanted) void surfaces.open(wanted)
+    if (wanted) opening = Promise.resolve(surfaces.open(wanted)).catch(() => undefined)
   },
   { immediate: true },
 )

@@ -11,6 +11,8 @@ import MeasureField from '../../ui/MeasureField.vue'
 import WhenField from '../../ui/WhenField.vue'
 import PanelSection from '../aside/PanelSection.vue'
 import { useDesign } from '../store/design'
+import { wantedMs } from '../time/seeking'
+import { useTurns } from '../time/useTurns'
 import FillEditor from './FillEditor.vue'
 import { partsOf, summary, type Section } from './fillParts'
 
@@ -20,6 +22,8 @@ const emit = defineEmits<{ move: [by: number] }>()
 const { t } = useI18n()
 const design = useDesign()
 const session = useSession()
+const turn = useTurns()
+const MOST_STEPS = 2000
 const place = (): { zone: string } => ({ zone: design.selected ?? '' })
 
 /** What is left out of an entry, its duration or a fade's ms, is the usual one. */
@@ -43,6 +47,20 @@ const sectionOf = (part: Section): object =>
 /** Whom the list goes in step with. */
 const leader = computed(() => design.zone?.follows && design.zones[design.zone.follows.zone])
 const contentMs = computed(() => design.document?.contents?.[props.entry.id])
+/** The playhead goes to where it is shown next, as soon as it has entered. */
+function show(): void {
+  const plan = design.zone
+  if (!plan) return
+  for (let at = 0, step = 0; step < MOST_STEPS; step++) {
+    const now = turn(plan, at)
+    if (!now?.leftMs) return
+    if (plan.items[now.index]?.entry === props.entry.id) {
+      wantedMs.value = at + Math.min(plan.items[now.index]?.transition.ms ?? 0, now.leftMs - 1)
+      return
+    }
+    at += now.leftMs
+  }
+}
 const often = computed(() => {
   const times = design.document?.often?.[props.entry.id]
   return times && props.entry.enabled ? { hour: oftenWords(times.hour), day: oftenWords(times.day) } : null
@@ -96,6 +114,9 @@ const often = computed(() => {
       @update:model-value="(on) => set({ between: on === true }, 'between')">
       {{ t('playlist.between') }}
     </BFormCheckbox>
+    <button type="button" class="btn btn-sm btn-outline-dark entry-show" :disabled="!entry.enabled" @click="show">
+      {{ t('playlist.show') }}
+    </button>
     <p v-if="often" class="hint measure">{{ t('playlist.often', often) }}</p>
     <WhenField
       :label="t('when.label')"

@@ -9,6 +9,7 @@ import { useUploads } from '../../stock/uploads'
 import { seconds } from '../../ui/format'
 import MeasureField from '../../ui/MeasureField.vue'
 import { useDesign } from '../store/design'
+import AddEntries from './AddEntries.vue'
 import ClipFields from './ClipFields.vue'
 import EntryFields from './EntryFields.vue'
 import ListOrder from './ListOrder.vue'
@@ -63,9 +64,6 @@ async function move(entry: Entry, by: number): Promise<void> {
 const timed = computed(() => props.fill.entries.filter((entry) => entry.duration_ms !== null))
 const setAll = (ms: number): void =>
   void design.send(timed.value.map((entry) => ({ do: 'entry.set', ...place(), entry: { ...entry, duration_ms: ms } })))
-const add = (kind: 'text' | 'colour'): void => {
-  open.value = design.beginEntry(place().zone, kind, kind === 'text' ? { text: t('playlist.fresh-text') } : {})
-}
 
 onMounted(() => {
   if (!list.value) return
@@ -99,15 +97,16 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
     <ListSource v-if="!design.answer?.list" :fill="fill" :zone="place().zone" />
     <p v-if="!fill.entries.length" class="hint">{{ t('playlist.empty') }}</p>
     <p v-else-if="cycle" class="measure">{{ t('playlist.cycle', { time: seconds(cycle) }) }}</p>
-    <MeasureField
-      v-if="timed.length > 1 && !leader && !fill.of"
-      :label="t('playlist.all')"
-      unit="s"
-      :parts="1000"
-      path="/entry/duration_ms"
-      :value="timed[0]?.duration_ms ?? 0"
-      :refusal="design.refusal"
-      @set="setAll" />
+    <div v-if="timed.length > 1 && !leader && !fill.of" class="list-time">
+      <MeasureField
+        :label="t('playlist.all')"
+        unit="s"
+        :parts="1000"
+        path="/entry/duration_ms"
+        :value="timed[0]?.duration_ms ?? 0"
+        :refusal="design.refusal"
+        @set="setAll" />
+    </div>
     <ListOrder :fill="fill" :zone="place().zone" />
     <SeveralEntries v-if="together.length > 1" :entries="together" :zone="place().zone" @done="chosen = new Set()" />
     <ol ref="list" class="entries">
@@ -151,12 +150,6 @@ const mediaName = (id: string): string | undefined => stock.find(id)?.name
           @move="(by) => move(entry, by)" />
       </li>
     </ol>
-    <template v-if="!fill.of">
-      <div class="merge-row">
-        <button type="button" class="btn btn-sm btn-outline-dark" @click="add('text')">{{ t('playlist.add-text') }}</button>
-        <button type="button" class="btn btn-sm btn-outline-dark" @click="add('colour')">{{ t('playlist.add-colour') }}</button>
-      </div>
-      <p class="hint">{{ t('playlist.add-hint') }}</p>
-    </template>
+    <AddEntries v-if="!fill.of" :zone="place().zone" @open="open = $event" />
   </section>
 </template>
