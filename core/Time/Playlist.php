@@ -77,7 +77,6 @@ final readonly class Playlist
             intdiv($inserted * $this->after, $first) * $this->cycleMs() +
             intdiv($inserted, $second) * $this->interleavedStarts[$second];
 
-        // @phpstan-ignore function.alreadyNarrowedType (PHP turns an overflow into a float)
         return is_int($period) ? $period : null;
     }
 
