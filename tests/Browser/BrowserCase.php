@@ -71,6 +71,16 @@ abstract class BrowserCase extends TestCase
         self::assertSame([], $violations);
     }
 
+    /** The address of a copy of a design, so that a test has one of its own. */
+    protected function copied(Page $page, string $design): string
+    {
+        $page->open('/harrowmere/designs')->press('Duplicate', "[data-design='$design']");
+        $page->until('the copy', static fn () => str_contains($page->browser->getCurrentURL(), '/bench/'));
+        $page->find('.bench-stage .pane-zone');
+
+        return (string) parse_url($page->browser->getCurrentURL(), \PHP_URL_PATH);
+    }
+
     /** Releases the design on the bench and goes to Hand-off. */
     protected function release(Page $page, string $note): void
     {

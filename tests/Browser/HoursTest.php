@@ -10,12 +10,13 @@ use UpperPane\Tests\Support\Page;
 /** Days and hours of entries, from the sentence that somebody types to the player that goes by it. */
 final class HoursTest extends BrowserCase
 {
-    private const RIBBON = '/harrowmere/bench/0b0c1d00-0000-4000-8000-000000000007';
+    private const RIBBON = '0b0c1d00-0000-4000-8000-000000000007';
 
     public function testAnEntryIsShownAtItsHoursAlone(): void
     {
         $this->expectRefusals('status of 422');
-        $page = $this->page()->signIn()->open(self::RIBBON)->click('.pane-face');
+        $page = $this->page()->signIn();
+        $page->open($this->copied($page, self::RIBBON))->click('.pane-face');
         $lane = fn (): string => implode(' ', array_map(
             static fn ($piece) => (string) (int) $piece->getText(),
             $page->all('.rail-lanes .lane:first-of-type .piece'),
@@ -42,7 +43,7 @@ final class HoursTest extends BrowserCase
         $this->release($page, 'By hours');
         $player = $this->page(960, 96)->open('/play/ribbon-1');
         $this->pair($page, $player, 'ribbon-1');
-        $this->handOff($page, 'ribbon', 'Next boats');
+        $this->handOff($page, 'ribbon', 'Copy of Next boats');
         $player->until('it plays', fn () => $player->all('.pane-text') !== [], 30);
         $page->until('it is proven', fn () => $page->all('[data-handed="ribbon"] .state.proven') !== [], 40);
         $player->until('the second alone', fn () => $player->script(

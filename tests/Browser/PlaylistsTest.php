@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace UpperPane\Tests\Browser;
 
 use UpperPane\Demo\TodayAtTheCafe;
-use UpperPane\Tests\Support\Page;
 
 /** Playlists of the Stock: a zone's list is lifted out, shown by another design too, and changed for both at once. */
 final class PlaylistsTest extends BrowserCase
@@ -14,7 +13,10 @@ final class PlaylistsTest extends BrowserCase
     {
         $this->expectRefusals('status of 409');
         $page = $this->page()->signIn();
-        [$one, $other] = [self::copied($page), self::copied($page)];
+        [$one, $other] = [
+            $this->copied($page, TodayAtTheCafe::ID).'?zone=z-poster',
+            $this->copied($page, TodayAtTheCafe::ID).'?zone=z-poster',
+        ];
         $page->open($one)->see('4 Lake swim', '.lane');
         $page->press('Lift out into the Stock')->see('No other design shows it.', '.playlist');
         $page->until('read only', static fn () => !$page->all('.entry-face')[0]->isEnabled());
@@ -56,14 +58,5 @@ final class PlaylistsTest extends BrowserCase
         $page->open('/harrowmere/stock/playlists')->press('Empty yet')->see('No entries yet.', '.playlist');
         $page->click('[aria-label="Add a folder of the Stock"] option[value=Winter]');
         $page->until('its picture', static fn () => count($page->all('.entry')) === 1);
-    }
-
-    /** The address of a design of its own. */
-    private static function copied(Page $page): string
-    {
-        $page->open('/harrowmere/designs')->press('Duplicate', '[data-design="'.TodayAtTheCafe::ID.'"]');
-        $page->find('.bench-stage .pane-zone');
-
-        return (string) parse_url($page->browser->getCurrentURL(), \PHP_URL_PATH).'?zone=z-poster';
     }
 }

@@ -14,7 +14,8 @@ final class RailTest extends BrowserCase
     /** Three of 6 s: 16 times as fast, from change to change, and a scene of 15 s that ends within the third. */
     public function testGoesFromChangeToChangeAndSaysWhatIsCut(): void
     {
-        $page = $this->page()->signIn()->open('/harrowmere/bench/0b0c1d00-0000-4000-8000-000000000007');
+        $page = $this->page()->signIn();
+        $page->open($this->copied($page, '0b0c1d00-0000-4000-8000-000000000007'));
         $page->see('2 13:10 Aldermoor, gate 2', '.lane');
         $time = static fn (): string => (string) $page->find('.time-field')->getAttribute('value');
 
@@ -53,7 +54,8 @@ final class RailTest extends BrowserCase
     /** An entry's end is dragged: to whole seconds, to another lane's change where that is near; time is enlarged. */
     public function testEndsAreDraggedAndTimeIsEnlarged(): void
     {
-        $page = $this->page()->signIn()->open('/harrowmere/bench/'.TodayAtTheCafe::ID.'?zone=z-poster');
+        $page = $this->page()->signIn();
+        $page->open($this->copied($page, TodayAtTheCafe::ID).'?zone=z-poster');
         $page->see('1 Lantern evening poster.png', '.lane');
         $width = static fn (): float => (float) $page->script(
             'return document.querySelector(".lanes").getBoundingClientRect().width',
@@ -81,7 +83,8 @@ final class RailTest extends BrowserCase
     /** Three of five entries are chosen and changed at once, as one step. */
     public function testSeveralEntriesAreChangedAtOnce(): void
     {
-        $page = $this->page()->signIn()->open('/harrowmere/bench/'.TodayAtTheCafe::ID.'?zone=z-poster');
+        $page = $this->page()->signIn();
+        $page->open($this->copied($page, TodayAtTheCafe::ID).'?zone=z-poster');
         $page->see('Lake swim', '.entry');
         $page->click('[aria-label="Choose entry 2"]');
         (new WebDriverActions($page->browser))
@@ -99,9 +102,11 @@ final class RailTest extends BrowserCase
         $page->typeIn('Days and hours', 'mon-fri 6-9', Keys::ENTER);
         $page->until('all three', static fn () => count($page->all('.entry .entry-when')) >= 3);
         $this->assertAccessible($page);
-        $page->press('Switch off', '.several-entries')->until('off', static fn () => count($page->all('.entry.off')) === 3);
-        $page->press('Undo')->press('Undo')->press('Undo');
-        $page->until('as it was', static fn () => array_unique($said()) === ['3.5 s']);
+        $off = static fn (int $many) => fn () => count($page->all('.entry.off')) === $many;
+        $page->press('Switch off', '.several-entries')->until('off', $off(3));
+        $page->press('Undo')->until('on', $off(0));
+        $page->press('Undo')->until('always', static fn () => count($page->all('.entry .entry-when')) < 3);
+        $page->press('Undo')->until('as it was', static fn () => array_unique($said()) === ['3.5 s']);
         $page->press('Done', '.several-entries')->gone('.several-entries');
     }
 }

@@ -12,12 +12,11 @@ use UpperPane\Tests\Support\Page;
 /** Lists that go in step, entries between the others, and the moment, by mouse and by keyboard. */
 final class TimeTest extends BrowserCase
 {
-    private const BENCH = '/harrowmere/bench/'.TodayAtTheCafe::ID;
-
     /** The dishes go in step with the pictures; set free by dragging their letter off, and in step again by keys. */
     public function testAListGoesInStepWithAnother(): void
     {
-        $page = $this->page()->signIn()->open(self::BENCH);
+        $page = $this->page()->signIn();
+        $page->open($this->copied($page, TodayAtTheCafe::ID));
         $dishes = static fn (string ...$wanted): bool => $wanted === array_map(
             static fn ($piece) => $piece->getText(),
             \array_slice($page->all('.rail-lanes .lane:nth-of-type(2) .piece'), 0, 3),
@@ -56,7 +55,8 @@ final class TimeTest extends BrowserCase
     /** The season pass comes after two others, then after one; how often it is seen is said. */
     public function testOneComesAfterEveryFewOthers(): void
     {
-        $page = $this->page()->signIn()->open(self::BENCH.'?zone=z-poster');
+        $page = $this->page()->signIn();
+        $page->open($this->copied($page, TodayAtTheCafe::ID).'?zone=z-poster');
         $coming = static fn (string $wanted): bool => $wanted === implode(' ', array_map(
             static fn ($line) => preg_replace('/^\S+\s+(\d+).*$/s', '$1', trim($line->getText())),
             $page->all('.coming li'),
@@ -80,7 +80,8 @@ final class TimeTest extends BrowserCase
     public function testTheMomentSaysWhatShowsAndWhy(): void
     {
         $this->expectRefusals('status of 422');
-        $page = $this->page()->signIn()->open(self::BENCH);
+        $page = $this->page()->signIn();
+        $page->open($bench = $this->copied($page, TodayAtTheCafe::ID));
         $page->press('Moment', '.time-rail')->see('In step with A.', '.moment-zones');
         $page->typeIn('Or after its start', '2:13:07')->see('02:13:07', '.lintel .pinned');
         $page->see('for 7.0 s, 1.0 s left', '.moment-zones');
@@ -93,7 +94,7 @@ final class TimeTest extends BrowserCase
         self::assertSame('soon', $page->field('Or after its start')->getAttribute('value'));
         $this->assertAccessible($page);
         // A moment has an address, and Escape leads back to the present.
-        $page->open(self::BENCH.'?at=2027-04-01T07:00:00')->see('Thu, 1 Apr 2027, 07:00:00', '.lintel .pinned');
+        $page->open("$bench?at=2027-04-01T07:00:00")->see('Thu, 1 Apr 2027, 07:00:00', '.lintel .pinned');
         $page->press('Now')->keys(Keys::ESCAPE)->gone('.pinned');
         $page->see('Particulars', '[role=tab]');
     }

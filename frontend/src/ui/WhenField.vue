@@ -17,17 +17,24 @@ const id = useId()
 const shown = computed(() => props.said?.words ?? props.rule ?? '')
 const { typed, enter, leave, reset: keep } = useTyped(() => shown.value)
 const wrong = ref('')
+let sent: string | null = null
 watch(shown, () => (wrong.value = ''))
+watch(typed, (now) => {
+  if (now.trim() !== sent) sent = null
+})
 const next = computed(() => (props.said?.next ?? []).map(civilSpan))
 
 async function commit(): Promise<void> {
   const words = typed.value.trim()
-  if (words === shown.value) return
+  // Enter says it, and leaving the field says it again.
+  if (words === shown.value || words === sent) return
+  sent = words
   if (words === '') return emit('set', null)
   try {
     const { when } = await readHours(props.site, words)
     if (typed.value.trim() === words) emit('set', when)
   } catch (error) {
+    sent = null
     const { what, mend } = wordsOf(error)
     wrong.value = `${what} ${mend}`
   }

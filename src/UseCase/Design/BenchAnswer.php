@@ -405,8 +405,7 @@ final readonly class BenchAnswer
     }
 
     /**
-     * @return array{hours?: array<string, mixed>, whens?: object} of a list that has hours: what is on together when,
-     *     and of each of its entries that has some, how they are said and the next times
+     * @return array{hours?: array<string, mixed>} of a list that has hours: what is on together when
      */
     private function hours(ZonePlan $plan): array
     {
@@ -417,7 +416,7 @@ final readonly class BenchAnswer
         $zone = $plan->toArray();
         $lists = $this->context->dates(['plan' => Plan::VERSION, 'scenes' => ['' => ['zones' => [$zone]]]])['lists'];
 
-        return ['hours' => $lists[$plan->zone->id], 'whens' => (object) $this->whens($plan)];
+        return ['hours' => $lists[$plan->zone->id]];
     }
 
     /** @return array{contents?: array<string, int>} how long the content of its entries is, where that has a length */
@@ -434,21 +433,22 @@ final readonly class BenchAnswer
         return $contents === [] ? [] : ['contents' => $contents];
     }
 
-    /** @return array<string, array{words: ?string, next: list<array{string, string}>}> by entry */
-    private function whens(ZonePlan $plan): array
+    /** @return array{whens?: object} of each entry that has days and hours: how they are said, and the next times */
+    private function whens(Zone $zone): array
     {
-        $zone = new ZoneTime($this->context->zone);
+        $fill = $zone->fill();
+        $time = new ZoneTime($this->context->zone);
         $whens = [];
-        foreach ($plan->items as $item) {
-            if ($item->when !== null) {
-                $whens[(string) $item->entry] = [
-                    'words' => SaidWhen::of($item->when, $zone),
-                    'next' => Upcoming::of($item->when->windows(), intdiv($this->context->fromMs, 1000), $zone),
+        foreach ($fill instanceof PlaylistFill ? $fill->entries : [] as $entry) {
+            if ($entry->when !== null) {
+                $whens[$entry->id] = [
+                    'words' => SaidWhen::of($entry->when, $time),
+                    'next' => Upcoming::of($entry->when->windows(), intdiv($this->context->fromMs, 1000), $time),
                 ];
             }
         }
 
-        return $whens;
+        return $whens === [] ? [] : ['whens' => (object) $whens];
     }
 
     /**
@@ -465,7 +465,7 @@ final readonly class BenchAnswer
         $endMs = (new ContentTime($this->context->media))->ofScene($this->design, $this->at->scene);
         foreach ($plans as $plan) {
             $zones[$plan->zone->id] = $plan->toArray();
-            $list = ListView::of($plan, $endMs, $againMs) + $this->contents($plan->zone);
+            $list = ListView::of($plan, $endMs, $againMs) + $this->contents($plan->zone) + $this->whens($plan->zone);
             $documents[$plan->zone->id] = $plan->zone->toArray() + $this->hours($plan) + $list + [
                 'least_sizes' => (object) $plan->leastSizesPx(),
                 'scenes' => array_values(
