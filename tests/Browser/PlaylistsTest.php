@@ -53,7 +53,8 @@ final class PlaylistsTest extends BrowserCase
         $page->see('No entries yet.', '.playlist');
 
         // A folder of the Stock comes in at once.
-        $page->open('/harrowmere/stock')->press('Notes …', '.media-card')->typeIn('Folder', 'Winter');
+        $page->open('/harrowmere/stock')->press('Notes …', '.media-card');
+        $page->type('.modal input[list=stock-folders]', 'Winter');
         $page->press('Note it', '.modal')->gone('.modal');
         $page->open('/harrowmere/stock/playlists')->press('Empty yet')->see('No entries yet.', '.playlist');
         $page->click('[aria-label="Add a folder of the Stock"] option[value=Winter]');

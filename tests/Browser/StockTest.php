@@ -63,7 +63,7 @@ final class StockTest extends BrowserCase
             $name,
         )).'"]';
         $page->press('Notes …', $card('Hall view.jpg'))->find('.modal input');
-        $page->typeIn('Folder', ' Views / Hall ')->press('Note it', '.modal')->gone('.modal');
+        $page->type('.modal input[list=stock-folders]', ' Views / Hall ')->press('Note it', '.modal')->gone('.modal');
         $page->choose('Folder', 'Views')->until('alone', fn () => count($page->all('.media-card')) === 1);
         $page->see('Views/Hall', '.media-card');
         $page->choose('Folder', 'in no folder')->until('others', fn () => count($page->all('.media-card')) > 5);

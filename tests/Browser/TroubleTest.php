@@ -252,7 +252,8 @@ final class TroubleTest extends BrowserCase
             - (int) (1000 * microtime(true));
         Stack::stop('worker');
         Stack::stop('fpm');
-        Stack::start('fpm', ['UPPER_PANE_CLOCK' => (string) $until($taken)]);
+        $ahead = $until($taken);
+        Stack::start('fpm', ['UPPER_PANE_CLOCK' => (string) $ahead]);
         try {
             $page = $this->page()->signIn()->open('/hand-off');
             $player = $this->page(1080, 1920)->open('/play/gate-1');
@@ -266,7 +267,7 @@ final class TroubleTest extends BrowserCase
             $this->waitForShell($player);
             Stack::stop('nginx');
             (new ChromeDevToolsDriver($player->browser))->execute('Page.addScriptToEvaluateOnNewDocument', [
-                'source' => 'const real = Date.now; Date.now = () => real() + '.$until($change),
+                'source' => 'const real = Date.now; Date.now = () => real() + '.($until($change) - $ahead),
             ]);
             $player->open('/play/gate-1')->until($before, $clock($before), 40);
             $player->until($after, $clock($after));
