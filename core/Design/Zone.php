@@ -85,10 +85,10 @@ final class Zone
         return $this->read()->fill ?? throw new \LogicException('A zone has a fill.');
     }
 
-    /** The zone that it is in step with; null: it goes by its own durations. */
+    /** The zone that it is in step with; null: it goes by its own durations. Read only when it may have one. */
     public function follow(): ?Follow
     {
-        return $this->read()->follow;
+        return $this->mayHold('"follows":') ? $this->read()->follow : null;
     }
 
     public function withFill(Fill $fill): self
@@ -142,8 +142,7 @@ final class Zone
     /** The playlist of the Stock that it shows; one that was not read yet is read only when it may have one. */
     public function list(): ?string
     {
-        $mayHave = $this->json === null || $this->fill !== null || str_contains($this->json, '"of":"');
-        $fill = $mayHave ? $this->fill() : null;
+        $fill = $this->mayHold('"of":"') ? $this->fill() : null;
 
         return $fill instanceof PlaylistFill ? $fill->of : null;
     }
@@ -151,8 +150,13 @@ final class Zone
     /** Whether what it shows has a sound; one that was not read yet is read only when it may have. */
     public function isHeard(): bool
     {
-        return ($this->json === null || $this->fill !== null || str_contains($this->json, '"sound":true'))
-            && self::sounds($this->fill());
+        return $this->mayHold('"sound":true') && self::sounds($this->fill());
+    }
+
+    /** Whether a text may stand in it; of one that is read already it is not asked. */
+    private function mayHold(string $text): bool
+    {
+        return $this->json === null || $this->fill !== null || str_contains($this->json, $text);
     }
 
     private static function sounds(Fill $fill): bool

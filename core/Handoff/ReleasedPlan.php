@@ -86,8 +86,8 @@ final readonly class ReleasedPlan
      */
     public function turns(int $atMs, int $startMs): array
     {
-        $zones = $this->zones[$this->round->at($atMs - $startMs)['scene']] ?? [];
-        $sceneMs = $this->round->at($atMs - $startMs)['since_ms'];
+        ['scene' => $scene, 'since_ms' => $sceneMs] = $this->round->at($atMs - $startMs);
+        $zones = $this->zones[$scene] ?? [];
         $shown = [];
         foreach ($zones as $id => $zone) {
             $leader = $zones[$zone->leader()] ?? null;

@@ -79,7 +79,12 @@ final readonly class ContentTime
         foreach ($scene->zones() as $id) {
             $steps = $this->isSteady($design, $id) ? InStep::of($design, $id, $scene->zones(), $this) : null;
             if ($steps !== null && $this->isSteady($design, $steps->leader)) {
-                $lanes[$id] = $this->following($design->zone($id)->fill(), $steps);
+                $fill = $design->zone($id)->fill();
+                $lanes[$id] = $steps->turns(
+                    $fill instanceof PlaylistFill && $fill->shown() !== []
+                        ? $this->sequence($fill, $fill->shown())
+                        : null,
+                );
                 continue;
             }
             $fill = ($design->zones[$id] ?? null)?->fill();
@@ -94,29 +99,7 @@ final readonly class ContentTime
     /** @return list<array{place: int, ms: int}> of one pass */
     public function turns(PlaylistFill $fill): array
     {
-        $sequence = $this->sequence($fill, $fill->shown());
-        $turns = [];
-        foreach ($sequence->stepsMs() as $step => $ms) {
-            $turns[] = ['place' => $sequence->place($step), 'ms' => $ms];
-        }
-
-        return $turns;
-    }
-
-    /** @return list<array{place: ?int, ms: int}> of one joint cycle */
-    public function following(Fill $fill, InStep $steps): array
-    {
-        $own = $fill instanceof PlaylistFill && $fill->shown() !== []
-            ? $this->sequence($fill, $fill->shown())
-            : null;
-
-        return array_map(
-            static fn (array $turn) => [
-                'place' => $turn['place'] === null ? null : ($own?->place($turn['place']) ?? 0),
-                'ms' => $turn['ms'],
-            ],
-            $steps->turns($own?->count() ?? 1),
-        );
+        return $this->sequence($fill, $fill->shown())->turns();
     }
 
     private function isSteady(Design $design, string $id): bool

@@ -7,6 +7,7 @@ namespace UpperPane\Core\Plan;
 use UpperPane\Core\Design\Design;
 use UpperPane\Core\Design\Fill\PlaylistFill;
 use UpperPane\Core\Time\Cycles;
+use UpperPane\Core\Time\Sequence;
 use UpperPane\Core\Time\Sync;
 use UpperPane\Core\Time\Unequal;
 
@@ -82,13 +83,18 @@ final readonly class InStep
         return min(Cycles::HORIZON_MS, Sync::of($this->steps, [], $this->unequal)->cycleMs() * $loops);
     }
 
-    /** @return list<array{place: ?int, ms: int, leader: int}> which entries each step of one joint cycle shows */
-    public function turns(int $entries): array
+    /**
+     * @param ?Sequence $own null: it shows one thing
+     *
+     * @return list<array{place: ?int, ms: int, leader: int}> which entries each step of one joint cycle shows
+     */
+    public function turns(?Sequence $own): array
     {
         $turns = [];
-        foreach (Sync::of($this->steps, ['' => $entries], $this->unequal)->steps() as $step) {
+        foreach (Sync::of($this->steps, ['' => $own?->count() ?? 1], $this->unequal)->steps() as $step) {
+            $entry = $step['followers'][''];
             $turns[] = [
-                'place' => $step['followers'][''],
+                'place' => $entry === null ? null : ($own?->place($entry) ?? 0),
                 'ms' => $this->steps[$step['leader']],
                 'leader' => $this->places[$step['leader']],
             ];

@@ -73,7 +73,6 @@ final readonly class SceneCompiler
         $placed = $only === null ? $placing->placed : array_intersect_key($placing->placed, array_flip($only));
         $there = array_map(strval(...), array_keys($placing->placed));
         $time = new ContentTime($context->media);
-        $ms = $time->ofScene($at->design, $at->scene);
 
         return array_values(
             array_map(
@@ -81,7 +80,8 @@ final readonly class SceneCompiler
                     $at->scene->id,
                     $at->design->zone($one->zone),
                     $one,
-                    InStep::of($at->design, $one->zone, $there, $time)?->until($ms),
+                    InStep::of($at->design, $one->zone, $there, $time)
+                        ?->until($time->ofScene($at->design, $at->scene)),
                 ),
                 $placed,
             ),

@@ -82,26 +82,13 @@ final readonly class ZonePlan
      */
     public function turns(InStep $steps): array
     {
-        $own = $this->sequence();
-
-        return array_map(
-            static fn (array $turn) => [
-                'place' => $turn['place'] === null ? null : ($own?->place($turn['place']) ?? 0),
-            ] + $turn,
-            $steps->turns($own?->count() ?? 1),
-        );
+        return $steps->turns($this->sequence());
     }
 
     /** @return list<array{place: int, ms: int}> which of its items shows in turn, over one pass; none of one thing */
     public function ownTurns(): array
     {
-        $sequence = $this->sequence();
-        $turns = [];
-        foreach ($sequence?->stepsMs() ?? [] as $step => $ms) {
-            $turns[] = ['place' => (int) $sequence?->place($step), 'ms' => $ms];
-        }
-
-        return $turns;
+        return $this->sequence()?->turns() ?? [];
     }
 
     /** How long an item is there at least: in step, as long as the shortest step at which it is. */

@@ -83,12 +83,7 @@ final readonly class Playlist
     /** @return list<string> ids of one period, at most {@see LONGEST_SEQUENCE} */
     public function sequence(): array
     {
-        $ids = [];
-        for ($step = 0, $count = min($this->periodEntries(), self::LONGEST_SEQUENCE); $step < $count; ++$step) {
-            $ids[] = $this->step($step)['id'];
-        }
-
-        return $ids;
+        return array_column($this->steps(), 'id');
     }
 
     /**
@@ -135,15 +130,15 @@ final readonly class Playlist
         return $this->step($step)['id'];
     }
 
-    /** @return list<int> how long each step of one period lasts, at most {@see LONGEST_SEQUENCE} of them */
-    public function stepsMs(): array
+    /** @return list<array{id: string, ms: int}> the steps of one period, at most {@see LONGEST_SEQUENCE} */
+    public function steps(): array
     {
-        $ms = [];
+        $steps = [];
         for ($step = 0, $count = min($this->periodEntries(), self::LONGEST_SEQUENCE); $step < $count; ++$step) {
-            $ms[] = $this->step($step)['ms'];
+            $steps[] = $this->step($step);
         }
 
-        return $ms;
+        return $steps;
     }
 
     /**

@@ -36,10 +36,13 @@ final readonly class Sequence
         return $this->playlist->periodEntries();
     }
 
-    /** @return list<int> how long each of them lasts, as far as {@see Playlist::LONGEST_SEQUENCE} goes */
-    public function stepsMs(): array
+    /** @return list<array{place: int, ms: int}> of one pass, as far as {@see Playlist::LONGEST_SEQUENCE} goes */
+    public function turns(): array
     {
-        return $this->playlist->stepsMs();
+        return array_map(
+            static fn (array $step) => ['place' => (int) $step['id'], 'ms' => $step['ms']],
+            $this->playlist->steps(),
+        );
     }
 
     /** Until it begins anew; null beyond 64 bits. */

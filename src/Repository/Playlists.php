@@ -25,7 +25,7 @@ final readonly class Playlists
             [DesignKind::NAME, $site],
         );
 
-        return $this->find($site, array_map(strval(...), $ids));
+        return $this->read($ids);
     }
 
     /**
@@ -43,8 +43,18 @@ final readonly class Playlists
             [ArrayParameterType::STRING],
         );
 
+        return $this->read($there);
+    }
+
+    /**
+     * @param list<mixed> $ids
+     *
+     * @return array<string, Design>
+     */
+    private function read(array $ids): array
+    {
         return array_filter(
-            $this->documents->several(DesignKind::NAME, array_map(strval(...), $there)),
+            $this->documents->several(DesignKind::NAME, array_map(strval(...), $ids)),
             static fn (object $one) => $one instanceof Design,
         );
     }

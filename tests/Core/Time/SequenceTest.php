@@ -61,7 +61,7 @@ final class SequenceTest extends TestCase
                 $counts = array_intersect_key($shown, array_filter($between, static fn (bool $one) => $one === $those));
                 self::assertLessThanOrEqual(1, count(array_unique($counts)));
             }
-            self::assertSame($sequence->cycleMs(), array_sum($sequence->stepsMs()));
+            self::assertSame($sequence->cycleMs(), array_sum(array_column($sequence->turns(), 'ms')));
         }
     }
 
