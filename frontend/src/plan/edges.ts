@@ -1,5 +1,5 @@
 import { lastAt } from './lookup'
-import { sequenceOf, type Sequence } from './sequence'
+import { knownSequence } from './sequence'
 import type { ListHours } from './types'
 
 /** Of a list whose entries lie partly between the others: which, and after how many. */
@@ -85,15 +85,6 @@ interface Turn {
   step: number
   count: number
 }
-/** Worked out once for each set, as long as the list is the same. */
-const mixes = new WeakMap<number[], { ms: number[]; sequence: Sequence }>()
-function mixOf(set: number[], ms: number[], { between, after }: Mixed): Sequence {
-  const known = mixes.get(set)
-  if (known?.ms === ms) return known.sequence
-  const sequence = sequenceOf(ms, set, between, after)
-  mixes.set(set, { ms, sequence })
-  return sequence
-}
 /** What plays of a set that began at an instant, in its order. */
 function pieceAt(
   hours: ListHours,
@@ -104,7 +95,7 @@ function pieceAt(
   mixed: Mixed,
 ): Turn | null {
   if (atMs >= fromMs && set.some((place) => mixed.between[place])) {
-    const sequence = mixOf(set, ms, mixed)
+    const sequence = knownSequence(ms, set, mixed.between, mixed.after)
     const now = sequence.at(atMs - fromMs)
     return now && { ...now, place: sequence.place(now.step), count: sequence.count }
   }

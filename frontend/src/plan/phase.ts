@@ -1,6 +1,6 @@
 import { onAt, showingByHours } from './edges'
 import { lastAt } from './lookup'
-import { entryAtStep, sequenceOf, type Sequence } from './sequence'
+import { entryAtStep, knownSequence, type Sequence } from './sequence'
 import type { ListHours, RoundPlan, ZonePlan } from './types'
 
 export interface Showing {
@@ -110,18 +110,15 @@ function stepped(
   }
 }
 
-const mixes = new WeakMap<object, Sequence>()
-function mixOf(zone: Timed, places?: number[]): Sequence {
-  const known = places ? undefined : mixes.get(zone.items)
-  if (known) return known
-  const sequence = sequenceOf(
-    lengthsOf(zone.items),
-    places ?? zone.items.map((_, place) => place),
-    betweenOf(zone.items),
-    zone.after ?? 1,
-  )
-  if (!places) mixes.set(zone.items, sequence)
-  return sequence
+/** The order of those that are on, all where nothing is said. */
+const mixOf = (zone: Timed, places = placesOf(zone.items)): Sequence =>
+  knownSequence(lengthsOf(zone.items), places, betweenOf(zone.items), zone.after ?? 1)
+
+const places = new WeakMap<object, number[]>()
+function placesOf(items: readonly object[]): number[] {
+  const all = places.get(items) ?? items.map((_, place) => place)
+  places.set(items, all)
+  return all
 }
 
 const betweens = new WeakMap<object, boolean[]>()

@@ -72,6 +72,21 @@ export function sequenceOf(
   }
 }
 
+/** Worked out once for each list of places, as long as the lengths are the same. */
+const known = new WeakMap<readonly number[], { ms: readonly number[]; sequence: Sequence }>()
+export function knownSequence(
+  ms: readonly number[],
+  places: readonly number[],
+  between: readonly boolean[],
+  after: number,
+): Sequence {
+  const there = known.get(places)
+  if (there?.ms === ms) return there.sequence
+  const sequence = sequenceOf(ms, places, between, after)
+  known.set(places, { ms, sequence })
+  return sequence
+}
+
 /** Which of its own entries a follower shows at a step of its leader; null: none (`core/Time/Unequal.php`). */
 export function entryAtStep(how: 'wrap' | 'hold' | 'clear', step: number, own: number, leader: number): number | null {
   if (own === 0 || leader === 0) return null
